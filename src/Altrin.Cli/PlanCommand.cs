@@ -29,6 +29,7 @@ internal static class PlanCommand
             AllowMultipleArgumentsPerToken = true,
         };
         var way = WayOption.Make();
+        var buys = new Option<bool>("--nothing-to-buy") { Description = "Plans with what is there, also where needs are not met by it." };
         var whyNot = new Option<string?>("--why-not")
         {
             Description = "Asks for an alternative instead: the id of a box and what it should become, such as loft-router=lanToLan.",
@@ -41,6 +42,7 @@ internal static class PlanCommand
             json,
             write,
             way,
+            buys,
             whyNot,
         };
         command.SetAction(
@@ -50,15 +52,10 @@ internal static class PlanCommand
                     || DesignSource.Home(parsed.GetValue(file)!, input, errors) is not { } home
                     || DesignSource.SetUp(home, parsed.GetValue(setUp) ?? home.AsFound().SetUp.Name, errors) is not { } found
                         ? ExitCode.BadInput
-                    : parsed.GetValue(whyNot) is { } asked
-                        ? Ask(new(found) { Ways = ways }, home, asked, parsed.GetValue(json), parsed.GetValue(write) ?? [], stop)
-                    : Print(
-                        Planner.Plan(new(found) { Ways = ways }, stop: stop),
-                        found,
-                        home,
-                        parsed.GetValue(json),
-                        parsed.GetValue(write) ?? []
-                    )
+                    : new PlanTask(found) { Ways = ways, Shelf = parsed.GetValue(buys) ? [] : ProfileFile.BuiltIn.Profiles } is var task
+                    && parsed.GetValue(whyNot) is { } asked
+                        ? Ask(task, home, asked, parsed.GetValue(json), parsed.GetValue(write) ?? [], stop)
+                    : Print(Planner.Plan(task, stop: stop), found, home, parsed.GetValue(json), parsed.GetValue(write) ?? [])
                 )
         );
         return command;
@@ -91,7 +88,7 @@ internal static class PlanCommand
             }
             else
             {
-                Tables(options, task.Found);
+                Tables(options);
                 output.WriteLine(answer.IsCut ? "The search was cut short, and this is the best so far." : "");
                 output.WriteLine("Against the first option:");
                 foreach (var item in answer.Price)
@@ -114,7 +111,7 @@ internal static class PlanCommand
             }
             else
             {
-                Tables(answer.Options, found);
+                Tables(answer.Options);
                 output.WriteLine(
                     $"{answer.Proven} set-ups were proven{(answer.IsCut ? "; the search was cut short, and these are the best so far" : "")}."
                 );
@@ -133,11 +130,9 @@ internal static class PlanCommand
                 errors.WriteLine($"altrin: --write {to[0]}: the number of an option is expected, 1 to {options.Count}.");
                 return false;
             }
-            var planned = options[number - 1].SetUp;
-            IReadOnlyList<SetUp> setUps = [.. home.SetUps.Where(s => s.Name != planned.Name), planned];
             try
             {
-                File.WriteAllText(to[1], DesignFile.Write(home with { SetUps = setUps }));
+                File.WriteAllText(to[1], DesignFile.Write(options[number - 1].ChosenIn(home)));
             }
             catch (Exception e) when (e is IOException or UnauthorizedAccessException or ArgumentException)
             {
@@ -147,16 +142,21 @@ internal static class PlanCommand
             return true;
         }
 
-        void Tables(IReadOnlyList<PlanOption> options, Design found)
+        void Tables(IReadOnlyList<PlanOption> options)
         {
-            var documents = options.Select(o => OptionDocument.Of(found, o)).ToList();
+            var documents = options.Select(OptionDocument.Of).ToList();
+            var boxes = documents.SelectMany(d => d.Boxes).DistinctBy(b => b.Box);
             ProofTables.Table(
                 console,
                 "Options",
                 ["", .. documents.Select((_, i) => (i + 1).ToString(CultureInfo.InvariantCulture))],
                 [
-                    .. found.Site.Boxes.Select(b =>
-                        (string[])[b.Name, .. documents.Select(d => d.Boxes.Single(o => o.Box == b.Id).Becomes)]
+                    .. boxes.Select(b =>
+                        (string[])
+                            [
+                                b.ToBuy ? $"{b.Name} (to buy)" : b.Name,
+                                .. documents.Select(d => d.Boxes.FirstOrDefault(o => o.Box == b.Box)?.Becomes ?? ""),
+                            ]
                     ),
                     .. documents[0].Needs.Select((n, i) => (string[])[n.Asked, .. documents.Select(d => Said(d.Needs[i]))]),
                     .. documents[0].Against.Select((a, i) => (string[])[a.Says, .. documents.Select(d => Number(d.Against[i].Count))]),

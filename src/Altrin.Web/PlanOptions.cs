@@ -1,5 +1,4 @@
 using Altrin.Core.Planning;
-using Altrin.Core.Procedures;
 using Altrin.Core.Sites;
 using Altrin.Formats;
 
@@ -23,12 +22,11 @@ internal sealed class PlanOptions(Proofs proofs, TimeProvider time) : IDisposabl
 
     /// <summary>The search for a home as it was found, begun where it was not.</summary>
     /// <param name="job">The job.</param>
-    /// <param name="home">The home.</param>
-    /// <param name="ways">How the installer goes about it.</param>
+    /// <param name="task">What is asked for.</param>
     /// <param name="anew">Whether a search that was cut short, or came to nothing, is begun again.</param>
-    public PlanRun Of(long job, HomeFile home, Ways ways, bool anew = false)
+    public PlanRun Of(long job, PlanTask task, bool anew = false)
     {
-        var key = Key(home, ways);
+        var key = Key(task);
         lock (_gate)
         {
             var run = Begun();
@@ -55,7 +53,7 @@ internal sealed class PlanOptions(Proofs proofs, TimeProvider time) : IDisposabl
                                 // The time begins with the turn: others may have been long about theirs.
                                 using var clock = new CancellationTokenSource(Longest, time);
                                 using var either = CancellationTokenSource.CreateLinkedTokenSource(clock.Token, stop);
-                                return Planner.Plan(new(home.AsFound()) { Ways = ways }, tell, either.Token);
+                                return Planner.Plan(task, tell, either.Token);
                             },
                             CancellationToken.None
                         )
@@ -64,14 +62,14 @@ internal sealed class PlanOptions(Proofs proofs, TimeProvider time) : IDisposabl
 
     /// <summary>What an alternative costs against the first option.</summary>
     /// <exception cref="OperationCanceledException">The caller no longer waits.</exception>
-    public async Task<WhyNot> Ask(long job, HomeFile home, Ways ways, string box, RoleKind wanted, CancellationToken cancel)
+    public async Task<WhyNot> Ask(long job, PlanTask task, string box, RoleKind wanted, CancellationToken cancel)
     {
-        var best = (await Of(job, home, ways).Answer(cancel)).Options[0];
-        return await proofs.Do(job, c => _asked.Of($"{box} {wanted} {Key(home, ways)}", () =>
+        var best = (await Of(job, task).Answer(cancel)).Options[0];
+        return await proofs.Do(job, c => _asked.Of($"{box} {wanted} {Key(task)}", () =>
                 {
                     using var clock = new CancellationTokenSource(Longest, time);
                     using var either = CancellationTokenSource.CreateLinkedTokenSource(clock.Token, c);
-                    var answer = WhyNot.Of(new(home.AsFound()) { Ways = ways }, best, box, wanted, either.Token);
+                    var answer = WhyNot.Of(task, best, box, wanted, either.Token);
                     // What was cut short because its caller left is no answer for the next one.
                     c.ThrowIfCancellationRequested();
                     return answer;
@@ -85,9 +83,9 @@ internal sealed class PlanOptions(Proofs proofs, TimeProvider time) : IDisposabl
         _asked.Dispose();
     }
 
-    private static string Key(HomeFile home, Ways ways)
+    private static string Key(PlanTask task)
     {
-        var found = home.AsFound();
-        return $"{ways}{DesignFile.Write(new HomeFile(found.Site, [found.SetUp]))}";
+        var kinds = string.Join(',', task.Shelf.Select(p => $"{p.ShelfId}/{p.Edition}"));
+        return $"{task.Ways} {kinds} {DesignFile.Write(new HomeFile(task.Found.Site, [task.Found.SetUp]))}";
     }
 }

@@ -12,7 +12,7 @@ namespace Altrin.Web;
 /// <param name="Box">The box.</param>
 /// <param name="As">What it should become.</param>
 /// <param name="Store">Jobs.</param>
-/// <param name="Ways">How the installer goes about it.</param>
+/// <param name="Tasks">What options are asked for.</param>
 /// <param name="Options">Options that were worked out.</param>
 /// <param name="Cancel">Ends the work when the caller no longer waits.</param>
 internal readonly record struct WhyNotQuestion(
@@ -20,7 +20,7 @@ internal readonly record struct WhyNotQuestion(
     [FromQuery(Name = "box")] string Box,
     [FromQuery(Name = "as")] string As,
     JobStore Store,
-    WaysStore Ways,
+    PlanTasks Tasks,
     PlanOptions Options,
     CancellationToken Cancel
 );
@@ -36,8 +36,8 @@ internal sealed record ChosenOption(int? Number = null, string? Box = null, Role
 /// <param name="Proof">What is proven of it; no remedies are worked out.</param>
 internal sealed record OptionDrawing(DesignDocument Design, ProofDocument Proof)
 {
-    public static OptionDrawing Of(Site site, PlanOption option) =>
-        new(DesignWriter.Document(new(site, [option.SetUp])), ProofDocument.Of(option.Proof));
+    public static OptionDrawing Of(PlanOption option) =>
+        new(DesignWriter.Document(new(option.Site, [option.SetUp])), ProofDocument.Of(option.Proof));
 }
 
 /// <summary>What each box of a job should become.</summary>
@@ -62,7 +62,7 @@ internal static class PlanRoutes
     /// <param name="soFar">Whether the best so far is an answer too.</param>
     /// <param name="anew">Whether a search that was cut short is begun again.</param>
     /// <param name="store">Jobs.</param>
-    /// <param name="ways">How the installer goes about it.</param>
+    /// <param name="tasks">What options are asked for.</param>
     /// <param name="options">Searches.</param>
     /// <param name="time">The clock.</param>
     /// <param name="cancel">Ends the wait, and the search where no one else waits for it.</param>
@@ -71,7 +71,7 @@ internal static class PlanRoutes
         bool? soFar,
         bool? anew,
         JobStore store,
-        WaysStore ways,
+        PlanTasks tasks,
         PlanOptions options,
         TimeProvider time,
         CancellationToken cancel
@@ -82,7 +82,7 @@ internal static class PlanRoutes
             return Problems.NoJob(id);
         }
         var found = head.Home.AsFound();
-        var run = options.Of(id, head.Home, (await ways.Of(id, cancel)).Ways, anew == true);
+        var run = options.Of(id, (await tasks.Of(id, cancel))(head.Home), anew == true);
         while (soFar == true && !run.End.IsCompleted)
         {
             await run.Wait(ForBestSoFar, time, cancel);
@@ -98,7 +98,7 @@ internal static class PlanRoutes
     private static async Task<Results<Ok<PlanDocument>, ProblemHttpResult>> Stop(
         long id,
         JobStore store,
-        WaysStore ways,
+        PlanTasks tasks,
         PlanOptions options,
         CancellationToken cancel
     )
@@ -107,7 +107,7 @@ internal static class PlanRoutes
         {
             return Problems.NoJob(id);
         }
-        var run = options.Of(id, head.Home, (await ways.Of(id, cancel)).Ways);
+        var run = options.Of(id, (await tasks.Of(id, cancel))(head.Home));
         run.Stop();
         return TypedResults.Ok(PlanDocument.Of(head.Home.AsFound(), await run.Answer(cancel)));
     }
@@ -117,7 +117,7 @@ internal static class PlanRoutes
         long id,
         int number,
         JobStore store,
-        WaysStore ways,
+        PlanTasks tasks,
         PlanOptions options,
         CancellationToken cancel
     )
@@ -126,10 +126,10 @@ internal static class PlanRoutes
         {
             return Problems.NoJob(id);
         }
-        var there = (await options.Of(id, head.Home, (await ways.Of(id, cancel)).Ways).Answer(cancel)).Options;
+        var there = (await options.Of(id, (await tasks.Of(id, cancel))(head.Home)).Answer(cancel)).Options;
         return number < 1 || number > there.Count
             ? Problems.Of(StatusCodes.Status404NotFound, "no-option", $"There is no option {number}.", $"There are {there.Count}.")
-            : TypedResults.Ok(OptionDrawing.Of(head.Home.Site, there[number - 1]));
+            : TypedResults.Ok(OptionDrawing.Of(there[number - 1]));
     }
 
     /// <summary>An alternative that a person names, built as nearly as can be and proven.</summary>
@@ -149,10 +149,8 @@ internal static class PlanRoutes
         {
             return Problems.Field("/as", question.As, wanted.Error);
         }
-        var mine = (await question.Ways.Of(question.Id, cancel)).Ways;
-        return TypedResults.Ok(
-            WhyNotDocument.Of(found, await question.Options.Ask(question.Id, head.Home, mine, question.Box, wanted.Value, cancel))
-        );
+        var task = (await question.Tasks.Of(question.Id, cancel))(head.Home);
+        return TypedResults.Ok(WhyNotDocument.Of(found, await question.Options.Ask(question.Id, task, question.Box, wanted.Value, cancel)));
     }
 
     /// <summary>
@@ -161,7 +159,7 @@ internal static class PlanRoutes
     private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Choose(
         [AsParameters] HeadRequest asked,
         ChosenOption chosen,
-        WaysStore ways,
+        PlanTasks tasks,
         PlanOptions options
     )
     {
@@ -169,50 +167,48 @@ internal static class PlanRoutes
         {
             return Problems.NoJob(asked.Id);
         }
-        var mine = (await ways.Of(asked.Id, asked.Cancel)).Ways;
+        var taskOf = await tasks.Of(asked.Id, asked.Cancel);
         if (chosen is { Number: null, Box: { } box, As: { } wanted })
         {
             if (seen.Home.AsFound().Box(box) is null)
             {
                 return NoBox(box);
             }
-            var answer = await options.Ask(asked.Id, seen.Home, mine, box, wanted, asked.Cancel);
+            var answer = await options.Ask(asked.Id, taskOf(seen.Home), box, wanted, asked.Cancel);
             return answer.Option is { } option
-                ? await Commit(asked, _ => option.SetUp, $"{seen.Home.AsFound().NameOf(box)} as asked for becomes the plan")
+                ? await Commit(asked, _ => option, $"{seen.Home.AsFound().NameOf(box)} as asked for becomes the plan")
                 : Problems.Field("/as", $"{wanted}", answer.Because!);
         }
         // Worked out before the turn of the job is taken; what is committed below finds it there.
-        var there = (await options.Of(asked.Id, seen.Home, mine).Answer(asked.Cancel)).Options;
+        var there = (await options.Of(asked.Id, taskOf(seen.Home)).Answer(asked.Cancel)).Options;
         return chosen.Number is not { } number || number < 1 || number > there.Count
             ? Problems.Field("/number", $"{chosen.Number}", $"The number of an option is expected, 1 to {there.Count}.")
             : await Commit(
                 asked,
                 head =>
-                    options.Of(asked.Id, head.Home, mine).End is { IsCompletedSuccessfully: true, Result.Options: var same }
+                    options.Of(asked.Id, taskOf(head.Home)).End is { IsCompletedSuccessfully: true, Result.Options: var same }
                     && same.Count >= number
-                        ? same[number - 1].SetUp
+                        ? same[number - 1]
                         : null,
                 $"Option {number} becomes the plan"
             );
     }
 
     /// <summary>Commits a set-up as the plan; where what was found is another by now, that is said instead.</summary>
-    private static Task<Results<Ok<JobState>, ProblemHttpResult>> Commit(HeadRequest asked, Func<JobHead, SetUp?> planned, string says) =>
+    private static Task<Results<Ok<JobState>, ProblemHttpResult>> Commit(
+        HeadRequest asked,
+        Func<JobHead, PlanOption?> planned,
+        string says
+    ) =>
         HeadRoutes.CommitHome(
             asked,
             HomeFile.PlannedName,
             head =>
-                planned(head) is { } setUp
-                    ? ((With(head.Home, setUp), says), null)
+                planned(head) is { } option
+                    ? ((option.ChosenIn(head.Home), says), null)
                     : (null, Problems.Field("/number", "an option of what was found before", "Options of what is found now are expected.")),
             narrow: false
         );
 
     private static ProblemHttpResult NoBox(string box) => Problems.Field("/box", box, "The id of a box of the home is expected.");
-
-    private static HomeFile With(HomeFile home, SetUp planned) =>
-        home with
-        {
-            SetUps = home.SetUps.Any(s => s.Name == planned.Name) ? home.With(planned).SetUps : [.. home.SetUps, planned],
-        };
 }

@@ -26,6 +26,7 @@ internal static class Setup
         services.AddScoped<ReadingStore>();
         services.AddScoped<SheetStore>();
         services.AddScoped<WaysStore>();
+        services.AddScoped<PlanTasks>();
         services.AddSingleton(_ => new Recent<(long Revision, long Sheet), Play>(MostPlays));
         services.AddSingleton<RunSheets>();
         services.AddSingleton<PlanOptions>();

@@ -21,10 +21,7 @@ internal sealed record CorrectionRequest(string SetUp, IReadOnlyList<Correction>
 internal sealed record QuickRequest(QuickList List, string Text);
 
 /// <summary>What a survey adds up to.</summary>
-/// <param name="Answer">Whether anything is needed at all.</param>
 /// <param name="Gaps">What is not known yet, the most important first.</param>
-/// <param name="Spares">A verdict on each box that is not at the line.</param>
-/// <param name="Ways">What the box at the line can be made, the cleanest first; empty where none is noted.</param>
 /// <param name="Cables">Every cable with its length and what it carries.</param>
 /// <param name="Newer">Boxes of whose kind the shelf has a later edition.</param>
 /// <param name="Service">The service in words.</param>
@@ -35,10 +32,7 @@ internal sealed record QuickRequest(QuickList List, string Text);
 /// <param name="Waking">Boxes that must not be plugged in as they are.</param>
 /// <param name="House">The Wi-Fi name and the reference of the password that all radios of the house have.</param>
 internal sealed record SurveyView(
-    FirstAnswer Answer,
     IReadOnlyList<SurveyGap> Gaps,
-    IReadOnlyList<SpareVerdict> Spares,
-    IReadOnlyList<GatewayOption> Ways,
     IReadOnlyList<CableCheck> Cables,
     IReadOnlyList<NewerProfile> Newer,
     string Service,
@@ -122,7 +116,6 @@ internal static class SurveyRoutes
         JobStore store,
         Proofs proofs,
         ShelfStore shelf,
-        TimeProvider time,
         CancellationToken cancel
     )
     {
@@ -131,15 +124,11 @@ internal static class SurveyRoutes
             return Problems.NoJob(id);
         }
         var (found, here) = (head.Home.AsFound(), await shelf.Read(cancel));
-        var (site, today) = (found.Site, DateOnly.FromDateTime(time.GetLocalNow().DateTime));
-        var gateway = site.Boxes.FirstOrDefault(b => b.Id == site.Service.HandOff);
+        var site = found.Site;
         var proof = await proofs.Do(id, c => Judging.Prove(found, null, new(c)), cancel);
         return TypedResults.Ok(
             new SurveyView(
-                FirstAnswer.Of(found, proof),
                 SurveyGaps.Of(found),
-                [.. site.Boxes.Where(b => b != gateway).Select(b => SpareVerdict.Of(b, site.Service, today))],
-                gateway is null ? [] : GatewayWays.Of(gateway),
                 CableCheck.Of(proof),
                 [
                     .. site

@@ -69,7 +69,7 @@ public sealed class SurveyApiTests(RunningServer server) : IDisposable
     public async Task An_empty_home_is_surveyed_planned_and_compared()
     {
         var job = await NewJob(false);
-        Assert.Equal("askFirst", (string?)(await Send(HttpMethod.Get, $"{job}/survey")).Body!["answer"]!["kind"]);
+        Assert.Equal("askFirst", (string?)(await Send(HttpMethod.Get, $"{job}/options")).Body!["first"]!["kind"]);
         Assert.Equal(
             HttpStatusCode.OK,
             (await Send(HttpMethod.Post, $"{job}/survey/enter", """{"list":"places","text":"Hall, 2x4\nStudy, 3x3"}""", 1)).Status

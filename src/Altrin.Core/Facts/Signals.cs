@@ -125,19 +125,6 @@ public sealed class Signals
         return new(sentDbm - loss.Db, Math.Sqrt((loss.SpreadDb * loss.SpreadDb) + (RadioPower.SpreadDb * RadioPower.SpreadDb)), basis);
     }
 
-    /// <summary>
-    /// Whether a usual box in one place serves another for calls at 5 GHz, before anything was measured: yes where the whole spread says
-    /// so, no otherwise, which errs towards more boxes; unknown where sizes or positions are missing.
-    /// </summary>
-    public Known Serves(Place from, Place to) =>
-        from.Id == to.Id ? Known.Yes
-        : Way(from, to) is { Measured: false } && _design.Site.Places.Any(p => p.Kind != PlaceKind.Outdoors && IsUnsized(p)) ? Known.Unknown
-        : Computed(from, to, RadioBand.Ghz5, null, RadioPower.Box5Dbm) is not { } level ? Known.No
-        : level.Reaches(SignalLevel.ForCallsDbm) == Known.Yes ? Known.Yes
-        : Known.No;
-
-    private static bool IsUnsized(Place place) => place is not { LengthMetres: not null, WidthMetres: not null };
-
     /// <summary>What was heard of a radio in a place while its box stood where it stands; null where nothing was.</summary>
     private SignalLevel? Measured(Air air, Place stands, Place place)
     {

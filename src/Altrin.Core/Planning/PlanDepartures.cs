@@ -54,7 +54,8 @@ internal static class PlanDepartures
 
     private static bool IsRouter(Design design, string box) => design.Box(box)!.Profile is { Kind: BoxKind.Router or BoxKind.Gateway };
 
-    private static GatewaySchool OfGateway(Design design, IReadOnlyList<BoxRole> roles, string line) =>
+    /// <summary>Which way the box at the internet line goes.</summary>
+    public static GatewaySchool OfGateway(Design design, IReadOnlyList<BoxRole> roles, string line) =>
         design.Mode(line) switch
         {
             BridgeMode => GatewaySchool.Bridge,

@@ -10,18 +10,24 @@ namespace Altrin.Core.Planning;
 /// <param name="IsCut">Whether the search was cut short: these are the best so far.</param>
 /// <param name="IsRunning">Whether it still goes on: these are the best so far.</param>
 /// <param name="CanBecome">What can be asked of each box.</param>
+/// <param name="First">Whether anything is needed at all.</param>
+/// <param name="Spares">What each box is good for that is not at the internet line.</param>
+/// <param name="Gateway">What the box at the internet line can become, the cleanest first.</param>
 public sealed record PlanDocument(
     IReadOnlyList<OptionDocument> Options,
     int Proven,
     bool IsCut,
     bool IsRunning,
-    IReadOnlyList<AskedBox> CanBecome
+    IReadOnlyList<AskedBox> CanBecome,
+    FirstAnswer First,
+    IReadOnlyList<SpareVerdict> Spares,
+    IReadOnlyList<GatewayVerdict> Gateway
 )
 {
     /// <summary>Of what was found, and what is proposed.</summary>
     public static PlanDocument Of(Design found, PlanAnswer answer, bool isRunning = false) =>
         new(
-            [.. answer.Options.Select(o => OptionDocument.Of(found, o))],
+            [.. answer.Options.Select(o => OptionDocument.Of(o))],
             answer.Proven,
             answer.IsCut && !isRunning,
             isRunning,
@@ -30,7 +36,10 @@ public sealed record PlanDocument(
                     .Site.Boxes.OrderBy(b => b.Id, StringComparer.Ordinal)
                     .Select(b => new AskedBox(b.Id, [.. WhyNot.CanBecome(found, b).Select(k => new AskedRole(k, RoleWords.Of(k)))]))
                     .Where(b => b.Roles.Count > 0),
-            ]
+            ],
+            FirstAnswer.Of(found, answer),
+            SpareVerdict.Of(found, answer),
+            GatewayVerdict.Of(found, answer)
         );
 }
 
@@ -63,13 +72,21 @@ public sealed record OptionDocument(
 )
 {
     /// <summary>Of one option.</summary>
-    public static OptionDocument Of(Design found, PlanOption option)
+    public static OptionDocument Of(PlanOption option)
     {
-        var design = new Design(found.Site, option.SetUp);
+        var design = new Design(option.Site, option.SetUp);
         return new(
             option.Proof.Verdict.Kind,
             option.Proof.Verdict.Sentence,
-            [.. option.Roles.Select(r => new OptionBox(r.Box, r.Kind, RoleWords.Of(design, r)))],
+            [
+                .. option.Roles.Select(r => new OptionBox(
+                    r.Box,
+                    design.NameOf(r.Box),
+                    r.Kind,
+                    RoleWords.Of(design, r),
+                    option.Bought.Any(b => b.Id == r.Box)
+                )),
+            ],
             [
                 .. option.Proof.Observation.Sheet.Needs.Select(n => new OptionNeed(
                     n.Need,
@@ -87,9 +104,11 @@ public sealed record OptionDocument(
 
 /// <summary>What becomes of a box.</summary>
 /// <param name="Box">The box.</param>
+/// <param name="Name">What it is called.</param>
 /// <param name="Kind">What it is.</param>
 /// <param name="Becomes">The same in words, with what it hangs behind and where.</param>
-public sealed record OptionBox(string Box, RoleKind Kind, string Becomes);
+/// <param name="ToBuy">Whether it has to be bought.</param>
+public sealed record OptionBox(string Box, string Name, RoleKind Kind, string Becomes, bool ToBuy);
 
 /// <summary>What becomes of a need.</summary>
 /// <param name="Need">The need.</param>

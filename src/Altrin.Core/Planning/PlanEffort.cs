@@ -11,6 +11,8 @@ namespace Altrin.Core.Planning;
 /// <param name="BoxesInUse">Boxes in use.</param>
 /// <param name="BoxesTakenAway">Boxes in use today that are used no more.</param>
 /// <param name="BoxesMoved">Boxes in use today that are carried to another place.</param>
+/// <param name="BoxesToBuy">Boxes in use that have to be bought, injectors left out.</param>
+/// <param name="InjectorsToBuy">Injectors in use that have to be bought.</param>
 public sealed record PlanEffort(
     int DevicesTouched,
     double Minutes,
@@ -18,7 +20,9 @@ public sealed record PlanEffort(
     double CableMetres,
     int BoxesInUse,
     int BoxesTakenAway,
-    int BoxesMoved
+    int BoxesMoved,
+    int BoxesToBuy,
+    int InjectorsToBuy
 )
 {
     /// <summary>From what was found to a set-up.</summary>
@@ -29,6 +33,7 @@ public sealed record PlanEffort(
     {
         var work = WorkEstimate.Between(found, design.SetUp, ofBox);
         var laid = WiresLaid.Of(found, design);
+        var bought = design.SetUp.Boxes.Select(b => design.Box(b.Box)!).Where(b => b.ToBuy).Select(b => b.Profile.Kind).ToList();
         return new(
             work.Touched.Distinct(StringComparer.Ordinal).Count(),
             Math.Round(work.Work.Usual.TotalMinutes, 1),
@@ -36,7 +41,9 @@ public sealed record PlanEffort(
             Math.Round(laid.Sum(l => l ?? 0), 1),
             design.SetUp.Boxes.Count,
             found.SetUp.Boxes.Count(b => design.Setting(b.Box) is null),
-            design.SetUp.Boxes.Count(b => found.Setting(b.Box) is { } was && was.Place != b.Place)
+            design.SetUp.Boxes.Count(b => found.Setting(b.Box) is { } was && was.Place != b.Place),
+            bought.Count(k => k != BoxKind.Injector),
+            bought.Count(k => k == BoxKind.Injector)
         );
     }
 
@@ -52,5 +59,7 @@ public sealed record PlanEffort(
             ("Boxes in use", BoxesInUse, w.BoxInUse),
             ("Boxes taken away", BoxesTakenAway, w.BoxTakenAway),
             ("Boxes carried elsewhere", BoxesMoved, w.BoxMoved),
+            ("Boxes to buy", BoxesToBuy, w.BoxToBuy),
+            ("Injectors to buy", InjectorsToBuy, w.InjectorToBuy),
         ];
 }

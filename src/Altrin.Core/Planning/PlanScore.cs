@@ -1,5 +1,6 @@
 using Altrin.Core.Facts;
 using Altrin.Core.Findings;
+using Altrin.Core.Findings.Rules;
 using Altrin.Core.Packets;
 using Altrin.Core.Planning.Moves;
 using Altrin.Core.Sites;
@@ -10,6 +11,7 @@ namespace Altrin.Core.Planning;
 /// <param name="Missed">Needs not met and devices without internet: 1 each, less where it is not known or left to luck.</param>
 /// <param name="WillNotWork">Findings that mean that something will not work, and that follow from no other one.</param>
 /// <param name="Concerns">Findings that are worth knowing, and that follow from no other one.</param>
+/// <param name="Unpowered">Boxes that live on power from the cable and get too little: each is one of the concerns too.</param>
 /// <param name="WeakPlaces">Places in which Wi-Fi is too weak for pages.</param>
 /// <param name="PagesPlaces">Places in which it is good for pages and not for calls.</param>
 /// <param name="Halvings">How often the service is halved on the way to the devices, all together.</param>
@@ -23,6 +25,7 @@ public sealed record PlanScore(
     double Missed,
     int WillNotWork,
     int Concerns,
+    int Unpowered,
     int WeakPlaces,
     int PagesPlaces,
     double Halvings,
@@ -71,6 +74,7 @@ public sealed record PlanScore(
             ("Needs not met, devices offline", Missed, w.Missed),
             ("Findings: will not work", WillNotWork, w.WillNotWork),
             ("Findings: concerns", Concerns, w.Concern),
+            ("Boxes without power", Unpowered, w.Unpowered),
             ("Places with weak Wi-Fi", WeakPlaces, w.WeakPlace),
             ("Places good for pages only", PagesPlaces, w.PagesPlace),
             ("Service halved for devices", Halvings, w.HalfRate),
@@ -95,11 +99,12 @@ public sealed record PlanScore(
         var open = proof.Findings.Where(f => f is { CausedBy.Count: 0, Accepted: null }).ToList();
         // What was found to be in use and is left out is without internet.
         var left = found.SetUp.Devices.Count(d => design.SetUp.Devices.All(o => o.Device != d.Device));
-        var best = Places(design, seen.Rates);
+        var best = Places(design, seen.Rates).Select(p => p.Best).ToList();
         return new(
             sheet.Internet.Sum(i => Missing(i.Answer)) + sheet.Needs.Sum(n => Missing(n.Answer)) + left,
             open.Count(f => f.Severity == Severity.WillNotWork),
             open.Count(f => f.Severity == Severity.Concern),
+            open.Count(f => f.Code == PowerShort.Rule.Code),
             best.Count(l => l is { Use: LevelUse.Weak }),
             best.Count(l => l is { Use: LevelUse.Web }),
             Math.Round(seen.Rates.ToInternet().Sum(r => Halved(design, r)), 2),
@@ -124,16 +129,12 @@ public sealed record PlanScore(
         };
 
     /// <summary>What is heard best in each place where someone may want Wi-Fi; null where that is not known.</summary>
-    private static List<SignalLevel?> Places(Design design, PathRates rates)
-    {
-        var sent = rates.Airs.Where(a => !a.Guest && !Air.IsLink(design, a.Box, a.Setting.Name)).ToList();
-        return
+    internal static IReadOnlyList<(Place Place, SignalLevel? Best)> Places(Design design, PathRates rates) =>
         [
             .. design
                 .Site.Places.Where(p => WantedPlaces.Has(design.Site, p))
-                .Select(p => sent.Select(a => rates.Signals.Of(a, p)).OfType<SignalLevel>().MaxBy(l => l.Dbm)),
+                .Select(p => (p, rates.Serving.Select(a => rates.Signals.Of(a, p)).OfType<SignalLevel>().MaxBy(l => l.Dbm))),
         ];
-    }
 
     private static double Halved(Design design, RateFact rate) =>
         design.Site.Service.DownMbps is { } sold && rate.Down.Usual is { } down && down < sold ? Math.Log2(sold / Math.Max(down, 0.1)) : 0;

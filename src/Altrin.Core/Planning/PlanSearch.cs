@@ -30,15 +30,32 @@ internal sealed class PlanSearch
     /// <summary>How many steps from one set-up are looked at: a home of twelve boxes has some hundreds.</summary>
     private const int MostMoves = 2000;
 
-    private readonly PlanTask _task;
+    private readonly PlanTask _asked;
+    private PlanTask _task;
     private readonly CancellationToken _stop;
     private readonly HashSet<string> _seen = new(StringComparer.Ordinal);
     private readonly Dictionary<string, double> _points = new(StringComparer.Ordinal);
     private readonly Dictionary<string, PlanState> _best = new(StringComparer.Ordinal);
     private readonly ConcurrentDictionary<string, WorkEstimate> _work = new(StringComparer.Ordinal);
+    private readonly Dictionary<string, PlanState> _with = new(StringComparer.Ordinal);
+    private readonly Dictionary<GatewaySchool, PlanState> _gateway = [];
+    private readonly HashSet<string> _polished = new(StringComparer.Ordinal);
     private IReadOnlySet<string>? _harm;
 
-    public PlanSearch(PlanTask task, CancellationToken stop) => (_task, _stop) = (task, stop);
+    public PlanSearch(PlanTask task, CancellationToken stop)
+    {
+        (_asked, _stop) = (task, stop);
+        _task = task with { Found = WishedGear.Without(task.Found, task.Wanted.Keys) };
+    }
+
+    /// <summary>What was found; null before it was proven.</summary>
+    public PlanState? Found { get; private set; }
+
+    /// <summary>The best set-up in which each box serves, of those that were proven.</summary>
+    public IReadOnlyDictionary<string, PlanState> With => _with;
+
+    /// <summary>The best set-up for each way that the box at the internet line can go, of those that were proven.</summary>
+    public IReadOnlyDictionary<GatewaySchool, PlanState> Gateway => _gateway;
 
     /// <summary>How many set-ups were proven.</summary>
     public int Proven { get; private set; }
@@ -67,7 +84,18 @@ internal sealed class PlanSearch
     private List<PlanState> Picked(int most)
     {
         var shown = new List<PlanState>();
-        foreach (var state in _best.Values.OrderBy(s => s.Points).ThenBy(s => s.Kind, StringComparer.Ordinal).ToList())
+        var there = _best.Values.Where(s => !s.Buys).MinBy(s => s.Points);
+        foreach (
+            var state in _best
+                .Values
+                // Nothing is bought for what the gear that is there does as well.
+                .OrderBy(s =>
+                    s.Buys && there is not null && s.Score.Missed >= there.Score.Missed && s.Score.WillNotWork >= there.Score.WillNotWork
+                )
+                .ThenBy(s => s.Points)
+                .ThenBy(s => s.Kind, StringComparer.Ordinal)
+                .ToList()
+        )
         {
             if (
                 shown.Count == 0
@@ -102,6 +130,7 @@ internal sealed class PlanSearch
     public void Run(Action? progress = null)
     {
         var found = Prove(Fresh([_task.Found]))[0];
+        Found = found;
         var evidence = new Evidence(found.Proof.Observation, withRemedies: false);
         List<List<PlanState>> starts =
         [
@@ -120,6 +149,31 @@ internal sealed class PlanSearch
             progress?.Invoke();
         }
         Polish(progress);
+        if (
+            _task.Shelf.Count > 0
+            && !IsCut
+            && Picked(1)[0].Score is { Missed: > 0 } or { WillNotWork: > 0 } or { WeakPlaces: > 0 } or { Unpowered: > 0 }
+        )
+        {
+            Buy(progress);
+        }
+    }
+
+    /// <summary>What is there does not meet the needs: the search goes on from its best with gear that could be bought.</summary>
+    private void Buy(Action? progress)
+    {
+        _task = _task with { Found = WishedGear.Added(_asked.Found, _asked.Shelf) };
+        var site = _task.Found.Site;
+        foreach (var state in Picked(MostPolished))
+        {
+            List<PlanState> at = [State((state.Design with { Site = site }, state.Score.Effort))];
+            while (at.Count > 0 && !IsCut)
+            {
+                at = Next(at);
+            }
+            progress?.Invoke();
+        }
+        Polish(progress);
     }
 
     /// <summary>
@@ -128,8 +182,7 @@ internal sealed class PlanSearch
     /// </summary>
     private void Polish(Action? progress)
     {
-        var polished = new HashSet<string>(StringComparer.Ordinal);
-        while (!IsCut && Picked(MostPolished).Where(s => polished.Add(SetUpKey.Of(s.Design.SetUp))).ToList() is { Count: > 0 } some)
+        while (!IsCut && Picked(MostPolished).Where(s => _polished.Add(SetUpKey.Of(s.Design.SetUp))).ToList() is { Count: > 0 } some)
         {
             foreach (var state in some)
             {
@@ -260,12 +313,33 @@ internal sealed class PlanSearch
         proven.RemoveAll(s => !PlanLimits.Of(s.Proof).IsSubsetOf(_harm));
         foreach (var state in proven)
         {
-            if (!_best.TryGetValue(state.Kind, out var known) || state.Points < known.Points)
+            Keep(_best, state.Kind, state);
+            foreach (var box in state.Design.SetUp.Boxes.Where(b => IsServing(state.Design, b)))
             {
-                _best[state.Kind] = state;
+                Keep(_with, box.Box, state);
+            }
+            if (GatewayMoves.LineBox(state.Design)?.Id is { } line && state.Design.Setting(line) is not null)
+            {
+                Keep(_gateway, PlanDepartures.OfGateway(state.Design, state.Roles, line), state);
             }
         }
         return proven;
+    }
+
+    /// <summary>Whether a box does what its kind is for: one with radios that sends nothing and joins nothing does not.</summary>
+    private static bool IsServing(Design design, BoxSetting box) =>
+        design.Box(box.Box)!.Profile.Radios.Count == 0
+        || box.Mode is SatelliteMode
+        || box.Mode.Joins is not null
+        || box.Mode.Radios.Any(r => r.On);
+
+    private static void Keep<TKey>(Dictionary<TKey, PlanState> best, TKey key, PlanState state)
+        where TKey : notnull
+    {
+        if (!best.TryGetValue(key, out var known) || state.Points < known.Points)
+        {
+            best[key] = state;
+        }
     }
 
     /// <summary>The work at one box, which depends on its setting alone.</summary>
@@ -316,4 +390,8 @@ internal sealed record PlanState(
     IReadOnlyList<BoxRole> Roles,
     IReadOnlyList<string> Departures,
     string Kind
-);
+)
+{
+    /// <summary>Whether more than an injector has to be bought for it.</summary>
+    public bool Buys => Score.Effort.BoxesToBuy > 0;
+}

@@ -22,6 +22,9 @@ public sealed record PlanTask(Design Found)
     /// <summary>What counts how much.</summary>
     public PlanWeights Weights { get; init; } = PlanWeights.Usual;
 
+    /// <summary>Kinds of boxes that can be had where needs are not met with what is there; empty where nothing is to be bought.</summary>
+    public IReadOnlyList<Profile> Shelf { get; init; } = [];
+
     /// <summary>How many set-ups are proven at most.</summary>
     public int MostProofs { get; init; } = UsualProofs;
 

@@ -18,6 +18,9 @@ public sealed record PlanWeights
     /// <summary>A finding that is worth knowing, and that follows from no other one.</summary>
     public double Concern { get; init; } = 15;
 
+    /// <summary>A box that lives on power from the cable and gets too little, beside the finding: an injector is missing.</summary>
+    public double Unpowered { get; init; } = 30;
+
     /// <summary>A place in which Wi-Fi is too weak for pages, where someone may want it.</summary>
     public double WeakPlace { get; init; } = 60;
 
@@ -62,4 +65,10 @@ public sealed record PlanWeights
 
     /// <summary>A box that is in use today and is carried to another place.</summary>
     public double BoxMoved { get; init; } = 5;
+
+    /// <summary>A box that has to be bought: it costs, and comes another day.</summary>
+    public double BoxToBuy { get; init; } = 60;
+
+    /// <summary>An injector that has to be bought: a small thing, without which a box that is there stays dark.</summary>
+    public double InjectorToBuy { get; init; } = 15;
 }

@@ -1,9 +1,11 @@
 using Altrin.Core.Findings;
+using Altrin.Core.Procedures;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Planning;
 
 /// <summary>One way to set a home up, proven.</summary>
+/// <param name="Site">The home, with whatever has to be bought for it.</param>
 /// <param name="SetUp">The set-up, named "planned".</param>
 /// <param name="Proof">What is proven of it, without remedies.</param>
 /// <param name="Score">What speaks against it.</param>
@@ -11,19 +13,56 @@ namespace Altrin.Core.Planning;
 /// <param name="Roles">What each box is.</param>
 /// <param name="Departures">Where it departs from the installer's way, a sentence each.</param>
 public sealed record PlanOption(
+    Site Site,
     SetUp SetUp,
     Proof Proof,
     PlanScore Score,
     double Points,
     IReadOnlyList<BoxRole> Roles,
     IReadOnlyList<string> Departures
-);
+)
+{
+    /// <summary>What has to be bought for it.</summary>
+    public IEnumerable<Box> Bought => Site.Boxes.Where(b => b.ToBuy && SetUp.Boxes.Any(s => s.Box == b.Id));
+
+    /// <summary>
+    /// The home with the option as its set-up "planned", in place of one that stands. What has to be bought is noted; what only the plan
+    /// before was to be bought for is so no more.
+    /// </summary>
+    public HomeFile ChosenIn(HomeFile home)
+    {
+        IReadOnlyList<SetUp> setUps = [.. home.SetUps.Where(s => s.Name != SetUp.Name), SetUp];
+        var before = home.Design(SetUp.Name);
+        var needed = setUps.SelectMany(s => s.Boxes).Select(b => b.Box).ToHashSet(StringComparer.Ordinal);
+        return new(
+            home.Site with
+            {
+                Boxes =
+                [
+                    .. home.Site.Boxes.Where(b => !b.ToBuy || needed.Contains(b.Id) || before?.Setting(b.Id) is null),
+                    .. Bought.Where(b => home.Site.Boxes.All(o => o.Id != b.Id)),
+                ],
+            },
+            home.SetUps.Any(s => s.Name == SetUp.Name) ? home.With(SetUp).SetUps : setUps
+        );
+    }
+}
 
 /// <summary>The options for a home.</summary>
 /// <param name="Options">One to five that differ in kind, the best first.</param>
 /// <param name="Proven">How many set-ups were proven.</param>
 /// <param name="IsCut">Whether the search ended before it was through: these are the best so far.</param>
-public sealed record PlanAnswer(IReadOnlyList<PlanOption> Options, int Proven, bool IsCut);
+/// <param name="Found">What was found, as if it were an option.</param>
+/// <param name="With">The best of what was proven in which each box serves, by the id of the box.</param>
+/// <param name="Gateway">The best of what was proven for each way that the box at the internet line can go.</param>
+public sealed record PlanAnswer(
+    IReadOnlyList<PlanOption> Options,
+    int Proven,
+    bool IsCut,
+    PlanOption Found,
+    IReadOnlyDictionary<string, PlanOption> With,
+    IReadOnlyDictionary<GatewaySchool, PlanOption> Gateway
+);
 
 /// <summary>Works out what each box of a home should become.</summary>
 public static class Planner
@@ -38,23 +77,53 @@ public static class Planner
     public static PlanAnswer Plan(PlanTask task, Action<PlanAnswer>? progress = null, CancellationToken stop = default)
     {
         var search = new PlanSearch(task, stop);
-        search.Run(() => progress?.Invoke(new(Options(task, search.Shown(MostOptions)), search.Proven, IsCut: true)));
-        return new(Options(task, search.Shown(MostOptions)), search.Proven, search.IsCut);
+        search.Run(() => progress?.Invoke(Answer(task, search, isCut: true)));
+        return Answer(task, search, search.IsCut);
     }
 
-    private static IReadOnlyList<PlanOption> Options(PlanTask task, IReadOnlyList<PlanState> shown) =>
-        [
-            .. shown.Select(s => new PlanOption(
-                s.Design.SetUp with
-                {
-                    Name = HomeFile.PlannedName,
-                    Accepted = [],
-                },
-                s.Proof,
-                s.Score,
-                s.Score.Points(task.Weights),
-                s.Roles,
-                s.Departures
-            )),
-        ];
+    private static PlanAnswer Answer(PlanTask task, PlanSearch search, bool isCut)
+    {
+        var shown = search.Shown(MostOptions);
+        return new(
+            [.. shown.Select(s => Option(task, s))],
+            search.Proven,
+            isCut || search.IsCut,
+            Option(task, search.Found!),
+            search.With.ToDictionary(w => w.Key, w => Option(task, w.Value), StringComparer.Ordinal),
+            search.Gateway.ToDictionary(w => w.Key, w => Option(task, w.Value))
+        );
+    }
+
+    private static PlanOption Option(PlanTask task, PlanState state)
+    {
+        var site = Needed(task.Found.Site, state.Design);
+        return new(
+            site,
+            state.Design.SetUp with
+            {
+                Name = HomeFile.PlannedName,
+                Accepted = [],
+            },
+            state.Proof,
+            state.Score,
+            state.Score.Points(task.Weights),
+            [
+                .. site
+                    .Boxes.OrderBy(b => b.Id, StringComparer.Ordinal)
+                    .Select(b => state.Roles.FirstOrDefault(r => r.Box == b.Id) ?? new(b.Id, RoleKind.Unused, null, false, null)),
+            ],
+            state.Departures
+        );
+    }
+
+    /// <summary>The home that was found, and what is used beyond it.</summary>
+    private static Site Needed(Site found, Design design) =>
+        found with
+        {
+            Boxes =
+            [
+                .. found.Boxes,
+                .. design.Site.Boxes.Where(b => design.Setting(b.Id) is not null && found.Boxes.All(o => o.Id != b.Id)),
+            ],
+        };
 }

@@ -1,94 +1,66 @@
-using Altrin.Core.Radio;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Planning;
 
-/// <summary>What a box that lies about is good for.</summary>
+/// <summary>What a box is good for in a home.</summary>
 public enum Worth
 {
-    /// <summary>It serves.</summary>
+    /// <summary>It serves in the first option.</summary>
     Good,
 
-    /// <summary>It serves in some places, or with care.</summary>
-    WithCare,
+    /// <summary>The first option does without it; with it, no need is missed more.</summary>
+    NotNeeded,
 
-    /// <summary>It does more harm than good.</summary>
+    /// <summary>It does more harm than good: with it, more is missed or will not work.</summary>
     Leave,
 }
 
-/// <summary>The verdict on one box.</summary>
+/// <summary>The verdict on one box, told from the options.</summary>
 /// <param name="Box">Its id.</param>
 /// <param name="Worth">Whether to use it.</param>
-/// <param name="For">What for, in a line.</param>
-/// <param name="Reasons">Why, a sentence each.</param>
+/// <param name="For">As what: in the first option, or in the best option that has it in use; empty where none has.</param>
+/// <param name="Reasons">What speaks against it there, a sentence each.</param>
 public sealed record SpareVerdict(string Box, Worth Worth, string For, IReadOnlyList<string> Reasons)
 {
-    /// <summary>The verdict on a box, for a service.</summary>
-    /// <param name="box">The box.</param>
-    /// <param name="service">What is sold.</param>
-    /// <param name="today">The day, for firmware that is supported until some day; null where it is not asked.</param>
-    public static SpareVerdict Of(Box box, Service service, DateOnly? today)
+    /// <summary>How many reasons are given at most.</summary>
+    private const int MostReasons = 5;
+
+    /// <summary>The verdict on each box that is not at the internet line.</summary>
+    public static IReadOnlyList<SpareVerdict> Of(Design found, PlanAnswer answer) =>
+        [
+            .. found
+                .Site.Boxes.Where(b => !b.ToBuy && b.Id != Moves.GatewayMoves.LineBox(found)?.Id)
+                .Select(b => Of(b, answer.Options[0], answer.With.GetValueOrDefault(b.Id))),
+        ];
+
+    private static SpareVerdict Of(Box box, PlanOption first, PlanOption? with)
     {
-        var profile = box.Profile;
-        var (care, leave) = (new List<string>(), new List<string>());
-        var sold = service.DownMbps;
-        if (profile.Radios.Count > 0 && profile.Radios.All(r => r.NewestSecurity is { } newest && newest.IsWeak()))
+        if (first.SetUp.Boxes.Any(b => b.Box == box.Id))
         {
-            leave.Add("Its Wi-Fi knows no protection that holds today (WPA2 or newer). Its sockets may still serve.");
+            return new(box.Id, Worth.Good, Becomes(first, box.Id), []);
         }
-        if (profile.Radios.Count > 0 && profile.Radios.All(r => r.Generation.IsRelic()))
+        if (with is null)
         {
-            (sold > MediumRates.RelicRadioMbps || sold is null ? leave : care).Add(
-                $"Its radio is of the 54 Mb/s class: 20 to {MediumRates.RelicRadioMbps} Mb/s arrive, about 8 to 14 beside older devices, and slow devices cost all others airtime.{(sold <= MediumRates.RelicRadioMbps ? $" The service has no more than {sold}." : "")}"
-            );
+            return new(box.Id, Worth.NotNeeded, "", ["Nothing in this home asks for it."]);
         }
-        else if (profile.Radios.Count > 0 && profile.Radios.All(r => r.Band == RadioBand.Ghz2))
-        {
-            care.Add("It sends on 2.4 GHz only, which is crowded; good enough for far corners and small devices.");
-        }
-        var rates = profile.Ports.Where(p => p.SpeedMbps is not null).Select(p => p.SpeedMbps!.Value).ToList();
-        if (rates.Count > 0 && rates.Max() <= 100 && (sold is null || sold > MediumRates.BehindFastPortMbps))
-        {
-            care.Add(
-                $"Its sockets carry 100 Mb/s: at most about {MediumRates.BehindFastPortMbps} arrive behind it{(sold is { } s ? $", and {s} are sold" : "")}. Fine where no device needs more."
-            );
-        }
-        if (box.Label.IsSupported(today) == Known.No)
-        {
-            care.Add(
-                $"Its firmware gets no more updates{(box.Label.SupportedUntil is { } until && !(today < until) ? $" since {until:yyyy-MM-dd}" : "")}: never at the internet line, and not as the router."
-            );
-        }
-        if (profile.Kind is BoxKind.Router && !profile.Modes.Contains(ModeKind.AccessPoint))
-        {
-            care.Add(
-                "It has no access-point mode: address outside the pool, its DHCP server off, cable into a LAN port, by hand and in that order."
-            );
-        }
-        if (profile.Traits.Power is { Takes: PowerKind.Passive })
-        {
-            care.Add("It needs passive power: use only its own injector, and plug nothing else into that socket.");
-        }
-        var worth =
-            leave.Count > 0 ? Worth.Leave
-            : care.Count > 0 ? Worth.WithCare
-            : Worth.Good;
-        IReadOnlyList<string> reasons = leave.Count + care.Count > 0 ? [.. leave, .. care] : ["Nothing speaks against it."];
-        return new(box.Id, worth, worth == Worth.Leave ? "leave it off" : Use(profile), reasons);
+        var worse = with.Score.Missed > first.Score.Missed || with.Score.WillNotWork > first.Score.WillNotWork;
+        var about = with
+            .Proof.Findings.Where(f => f.Accepted is null && f.Subjects.Any(s => PortRef.Read(s).Owner == box.Id))
+            .OrderBy(f => f.CausedBy.Count)
+            .Select(f => $"{f.What}.")
+            .Distinct()
+            .ToList();
+        return new(
+            box.Id,
+            worse ? Worth.Leave : Worth.NotNeeded,
+            Becomes(with, box.Id),
+            [
+                .. about.Take(MostReasons - 1),
+                $"With it in use, the best option has {Math.Round(with.Points - first.Points, 1):0.#} points more than the first.",
+            ]
+        );
     }
 
-    private static string Use(Profile profile) =>
-        profile.Kind switch
-        {
-            BoxKind.Gateway => "the box at the internet line",
-            BoxKind.Switch => "more sockets behind the router",
-            BoxKind.Powerline => "a way where no cable can go, in pairs",
-            BoxKind.Coax => "a cable over television wiring, in pairs",
-            BoxKind.Injector => "power for an access point",
-            _ when profile.Modes.Contains(ModeKind.AccessPoint) => "an access point on a cable",
-            _ when profile.Modes.Contains(ModeKind.Router) => "an access point (LAN to LAN, DHCP off), on a cable into a LAN port",
-            _ when profile.Modes.Contains(ModeKind.Satellite) => "a node of its kit",
-            _ when profile.Modes.Contains(ModeKind.Repeater) => "a repeater, where no cable can go",
-            _ => "sockets in a far room, joined by radio",
-        };
+    private static string Becomes(PlanOption option, string box) =>
+        RoleWords.Of(new(option.Site, option.SetUp), option.Roles.First(r => r.Box == box));
 }

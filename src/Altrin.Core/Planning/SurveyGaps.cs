@@ -62,7 +62,7 @@ public static class SurveyGaps
         gaps.AddRange(Assumed(found));
         gaps.AddRange(
             Together(
-                [.. site.Boxes.Where(b => b.Mac is null && b.Profile.Modes.Any(m => m != ModeKind.Switch))],
+                [.. site.Boxes.Where(b => !b.ToBuy && b.Mac is null && b.Profile.Modes.Any(m => m != ModeKind.Switch))],
                 one => $"The MAC address of {one} is not read.",
                 all => $"The MAC addresses of {all} are not read.",
                 "It stands on the label; the box is found again by it after a change of mode."
@@ -70,7 +70,7 @@ public static class SurveyGaps
         );
         gaps.AddRange(
             Together(
-                [.. site.Boxes.Where(b => b.FactoryAddress is null && b.Profile.Modes.Contains(ModeKind.Router))],
+                [.. site.Boxes.Where(b => !b.ToBuy && b.FactoryAddress is null && b.Profile.Modes.Contains(ModeKind.Router))],
                 one => $"The address of {one} after a reset is not known.",
                 all => $"The addresses of {all} after a reset are not known.",
                 "It stands on the label."

@@ -1514,6 +1514,7 @@ export interface components {
             label?: null | components["schemas"]["LabelDocument"];
             stored?: null | components["schemas"]["StoredDocument"];
             assumed?: null | components["schemas"]["AssumedDocument"];
+            toBuy?: null | boolean;
             profile: components["schemas"]["ProfileDocument"];
         };
         /** @enum {unknown} */
@@ -1965,6 +1966,7 @@ export interface components {
             holds?: components["schemas"]["LineService"][];
             label?: components["schemas"]["LabelFacts"];
             stored?: components["schemas"]["StoredSettings"];
+            toBuy?: boolean;
             inUse?: null | boolean;
             mode?: null | components["schemas"]["ModeKind"];
             connection?: components["schemas"]["Connection"];
@@ -2257,7 +2259,7 @@ export interface components {
             reasons: string[];
         };
         /** @enum {unknown} */
-        FirstAnswerKind: "askFirst" | "keep" | "move" | "rename" | "oneCable" | "oneAccessPoint" | "plan";
+        FirstAnswerKind: "askFirst" | "keep" | "move" | "rename" | "settings" | "oneCable" | "oneAccessPoint" | "plan";
         FoundSettings: {
             lanAddress: null | components["schemas"]["InterfaceAddress"];
             dhcpServer: null | boolean;
@@ -2275,15 +2277,16 @@ export interface components {
         };
         /** @enum {unknown} */
         FurtherSchool: "any" | "lanToLan" | "accessPointMode" | "cascade";
-        GatewayOption: {
-            way: components["schemas"]["GatewayWay"];
-            can: components["schemas"]["Known"];
-            loses: string[];
-        };
         /** @enum {unknown} */
         GatewaySchool: "any" | "bridge" | "staysRouter" | "passThrough" | "mapping" | "dmz" | "routerBehind";
-        /** @enum {unknown} */
-        GatewayWay: "bridge" | "staysRouter" | "passByPort" | "passByMac" | "mapping" | "dmz" | "routerBehind";
+        GatewayVerdict: {
+            way: components["schemas"]["GatewaySchool"];
+            says: string;
+            can: components["schemas"]["Known"];
+            /** Format: double */
+            more: null | number;
+            costs: string[];
+        };
         GuestDocument: {
             name: string;
             security: components["schemas"]["WifiSecurity"];
@@ -2892,8 +2895,10 @@ export interface components {
         };
         OptionBox: {
             box: string;
+            name: string;
             kind: components["schemas"]["RoleKind"];
             becomes: string;
+            toBuy: boolean;
         };
         OptionCount: {
             says: string;
@@ -2986,6 +2991,7 @@ export interface components {
             wanMac?: null | components["schemas"]["MacAddress"];
             holds?: components["schemas"]["LineService"][];
             place?: null | string;
+            toBuy?: boolean;
         };
         PartialOfBuilding: {
             name?: string;
@@ -3245,6 +3251,9 @@ export interface components {
             isCut: boolean;
             isRunning: boolean;
             canBecome: components["schemas"]["AskedBox"][];
+            first: components["schemas"]["FirstAnswer"];
+            spares: components["schemas"]["SpareVerdict"][];
+            gateway: components["schemas"]["GatewayVerdict"][];
         };
         PlannedRadio: {
             box: string;
@@ -4082,10 +4091,7 @@ export interface components {
         /** @enum {unknown} */
         SurveyTable: "gear" | "places" | "devices" | "cables";
         SurveyView: {
-            answer: components["schemas"]["FirstAnswer"];
             gaps: components["schemas"]["SurveyGap"][];
-            spares: components["schemas"]["SpareVerdict"][];
-            ways: components["schemas"]["GatewayOption"][];
             cables: components["schemas"]["CableCheck"][];
             newer: components["schemas"]["NewerProfile"][];
             service: string;
@@ -4327,7 +4333,7 @@ export interface components {
         /** @enum {unknown} */
         WorkStation: "survey" | "plan" | "proof";
         /** @enum {unknown} */
-        Worth: "good" | "withCare" | "leave";
+        Worth: "good" | "notNeeded" | "leave";
     };
     responses: never;
     parameters: never;

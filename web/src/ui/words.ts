@@ -147,16 +147,7 @@ export const boxWords: Words<"BoxKind"> = {
   injector: "Injectors",
 };
 export const lineServiceWords: Words<"LineService"> = { telephone: "telephone", television: "television", alarm: "alarm" };
-export const wayWords: Words<"GatewayWay"> = {
-  bridge: "Bridge mode",
-  staysRouter: "Stays the router, own access points",
-  passByPort: "Pass-through by port",
-  passByMac: "Pass-through by MAC address",
-  mapping: "Public-address mapping",
-  dmz: "DMZ host",
-  routerBehind: "Own router behind it",
-};
-export const worthWords: Words<"Worth"> = { good: "Serves", withCare: "With care", leave: "Leave it off" };
+export const worthWords: Words<"Worth"> = { good: "Serves", notNeeded: "Not needed", leave: "Leave it off" };
 export const tableWords: Words<"SurveyTable"> = { gear: "Gear", places: "Places", devices: "Devices", cables: "Cables" };
 export const secretWords: Words<"SecretState"> = { held: "kept", lost: "lost, type again", notTyped: "not typed" };
 export const loginWords: Words<"LoginHabit"> = {
@@ -250,3 +241,6 @@ export const workStationWords: Record<Schemas["WorkStation"], string> = { survey
 
 /** A number of things, "1 step" or "18 steps". */
 export const counted = (number: number, one: string): string => `${number} ${one}${number === 1 ? "" : "s"}`;
+
+/** Points, or another count, as they are shown. */
+export const pointsText = (of: number) => of.toLocaleString("en-US", { maximumFractionDigits: 1 });

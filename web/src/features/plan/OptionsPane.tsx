@@ -8,7 +8,7 @@ import { MyWay } from "../shared/MyWay";
 import type { JobTools } from "../shared/jobTools";
 import { OptionDrawing } from "./OptionDrawing";
 import { OptionsTable } from "./OptionsTable";
-import { useOptions } from "./useOptions";
+import { useOptions } from "../shared/useOptions";
 import { WhyNot } from "./WhyNot";
 
 /** What each box should become: options side by side, each proven, with what speaks against it. */
@@ -61,7 +61,6 @@ export default function OptionsPane({ state, tools }: { state: JobState; tools: 
           </Flex>
           <OptionsTable
             options={plan.options}
-            state={state}
             drawn={{ number: drawn, draw }}
             choose={!open ? null : (number) => tools.chooseOption({ number, box: null, as: null }, chosen)}
           />

@@ -1,14 +1,13 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
-import type { JobState, Schemas } from "../../api/client";
+import type { Schemas } from "../../api/client";
 import { Answer } from "../../ui/Answer";
 import { Button } from "../../ui/controls";
 import { levelColour, levelWord } from "../../ui/pieces";
 import { Cell, Head } from "../../ui/tables";
-import { nameOf } from "../shared/designReading";
+import { pointsText } from "../../ui/words";
 
 interface Props {
   options: readonly Schemas["OptionDocument"][];
-  state: JobState;
   /** Makes one the plan; null while that cannot be done. */
   choose: ((number: number) => void) | null;
   /** The option that is drawn, and how another is; left out where none can be. */
@@ -18,13 +17,14 @@ interface Props {
 }
 
 /** Options in columns: what becomes of each box, each need, and what speaks against it. */
-export function OptionsTable({ options, state, choose, drawn, alone = false }: Props) {
+export function OptionsTable({ options, choose, drawn, alone = false }: Props) {
   const [first] = options;
   if (!first) {
     return null;
   }
-  const row = <T,>(of: (option: Schemas["OptionDocument"]) => T[]) => options.map(of);
-  const boxes = row((o) => o.boxes);
+  const row = <T,>(of: (option: Schemas["OptionDocument"]) => T) => options.map(of);
+  // An option may have boxes that the others do without: those to be bought.
+  const boxes = [...new Map(options.flatMap((o) => o.boxes).map((b) => [b.box, b])).values()];
   const needs = row((o) => o.needs);
   const against = row((o) => o.against);
   return (
@@ -72,20 +72,23 @@ export function OptionsTable({ options, state, choose, drawn, alone = false }: P
         </thead>
         <tbody>
           <Group says="What becomes of each box" across={options.length} />
-          {first.boxes.map((b, r) => (
-            <tr key={b.box}>
-              <Label>{nameOf(state.design, b.box)}</Label>
-              {boxes.map((of, i) => (
-                <Cell
-                  key={i}
-                  fontWeight={of[r]?.becomes === b.becomes ? undefined : "700"}
-                  color={of[r]?.kind === "unused" ? "muted" : undefined}
-                >
-                  {of[r]?.becomes}
-                </Cell>
-              ))}
-            </tr>
-          ))}
+          {boxes.map(({ box, name, toBuy }) => {
+            const become = row((o) => o.boxes.find((b) => b.box === box));
+            return (
+              <tr key={box}>
+                <Label>{toBuy ? `${name} (to buy)` : name}</Label>
+                {become.map((b, i) => (
+                  <Cell
+                    key={i}
+                    fontWeight={b?.becomes === become[0]?.becomes ? undefined : "700"}
+                    color={!b || b.kind === "unused" ? "muted" : undefined}
+                  >
+                    {b?.becomes ?? "not needed"}
+                  </Cell>
+                ))}
+              </tr>
+            );
+          })}
           {first.needs.length > 0 && <Group says="Needs" across={options.length} />}
           {first.needs.map((n, r) => (
             <tr key={n.need}>
@@ -140,9 +143,6 @@ export function OptionsTable({ options, state, choose, drawn, alone = false }: P
     </Box>
   );
 }
-
-/** Points, or another count, as they are shown. */
-export const pointsText = (of: number) => of.toLocaleString("en-US", { maximumFractionDigits: 1 });
 
 const Label = ({ children }: { children: string }) => (
   <Cell as="th" fontWeight="400" color="muted" {...{ scope: "row" }}>

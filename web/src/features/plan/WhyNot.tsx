@@ -6,7 +6,8 @@ import { Select } from "../../ui/controls";
 import { Labelled, Trouble, Waiting } from "../../ui/pieces";
 import { Cell, Head } from "../../ui/tables";
 import { nameOf } from "../shared/designReading";
-import { OptionsTable, pointsText } from "./OptionsTable";
+import { pointsText } from "../../ui/words";
+import { OptionsTable } from "./OptionsTable";
 
 interface Props {
   plan: Schemas["PlanDocument"];
@@ -64,7 +65,7 @@ export function WhyNot({ plan, state, choose }: Props) {
         ) : answer.data.option ? (
           <>
             <Price of={answer.data} />
-            <OptionsTable options={[answer.data.option]} state={state} choose={() => choose(box, as)} alone />
+            <OptionsTable options={[answer.data.option]} choose={() => choose(box, as)} alone />
           </>
         ) : (
           <Box role="status">{answer.data.because}</Box>

@@ -3,7 +3,7 @@ import { Link } from "react-router";
 import type { JobState, Schemas } from "../../api/client";
 import { Button } from "../../ui/controls";
 import { Trouble, Waiting } from "../../ui/pieces";
-import { namingWords, worthWords } from "../../ui/words";
+import { namingWords } from "../../ui/words";
 import { DraftInput } from "../../ui/DraftInput";
 import { Fold } from "../../ui/Fold";
 import { Said } from "../../ui/Said";
@@ -13,40 +13,40 @@ import { SecretField } from "../shared/SecretField";
 import { StartPlan } from "../shared/StartPlan";
 import type { JobTools } from "../shared/jobTools";
 import { CountrySelect } from "../shared/CountrySelect";
+import type { useOptions } from "../shared/useOptions";
+import { Worth } from "./Worth";
 
 interface Props {
   state: JobState;
   view: Schemas["SurveyView"] | undefined;
+  /** The options, from which it is told whether anything is needed. */
+  options: Pick<ReturnType<typeof useOptions>["answer"], "data" | "error" | "isPlaceholderData" | "refetch">;
   error: Error | null;
   tools: JobTools;
   choose: (id: string) => void;
 }
 
 /** Whether anything is needed at all, what is not known yet, and what the spare boxes are good for. */
-export function Answer({ state, view, error, tools, choose }: Props) {
+export function Answer({ state, view, options, error, tools, choose }: Props) {
   if (!view) {
     return error ? <Trouble what="What the survey adds up to cannot be worked out." why={error.message} /> : <Waiting what="Adding up" />;
   }
   const { site } = state.design;
   const planned = state.setUps.includes("planned");
-  const calm = view.answer.kind === "keep";
+  const spares = options.data?.spares ?? [];
   return (
     <Box display="grid" gap="4">
       <Box as="section" aria-label="Is anything needed at all">
         <Box fontSize="xs" color="muted">
           Is anything needed at all?
         </Box>
-        <chakra.h2 fontSize="lg" color={calm ? "moss" : "ink"}>
-          {view.answer.sentence}
-        </chakra.h2>
-        <Box as="ul" fontSize="sm" mt="1" display="grid" gap="0.5">
-          {view.answer.reasons.map((r) => (
-            <li key={r}>
-              <Said text={r} />
-            </li>
-          ))}
-        </Box>
+        <Needed options={options} />
         <Flex mt="2" gap="3" align="center" wrap="wrap">
+          {state.design.site.boxes.length > 0 && (
+            <Link to="../plan?options" relative="path">
+              See the options
+            </Link>
+          )}
           {planned ? (
             state.setUps.includes("found") && (
               <Link to={`../plan?compare=&before=${state.revision}.found&after=${state.revision}.planned`} relative="path">
@@ -115,19 +115,16 @@ export function Answer({ state, view, error, tools, choose }: Props) {
           )}
         </Box>
       </Fold>
-      {view.spares.length > 0 && (
+      {spares.length > 0 && (
         <Box as="section" aria-label="What the other boxes are good for">
           <chakra.h2 fontSize="md">What the other boxes are good for</chakra.h2>
           <Box as="ul" display="grid" gap="1.5" mt="1" fontSize="sm">
-            {view.spares.map((s) => (
+            {spares.map((s) => (
               <li key={s.box}>
                 <Button variant="quiet" px="0" py="0" minH="6" onClick={() => choose(s.box)}>
                   {nameOf(state.design, s.box)}
                 </Button>{" "}
-                <chakra.span fontWeight="700" color={s.worth === "good" ? "moss" : s.worth === "leave" ? "brick" : "ochre"}>
-                  {worthWords[s.worth]}
-                </chakra.span>
-                {s.worth !== "leave" && <>: {s.for}</>}
+                <Worth of={s} />
                 {view.waking
                   .filter((w) => w.box === s.box)
                   .map((w) => (
@@ -135,17 +132,45 @@ export function Answer({ state, view, error, tools, choose }: Props) {
                       <Said text={w.says} />
                     </Box>
                   ))}
-                {s.worth !== "good" &&
-                  s.reasons.map((r) => (
-                    <Box key={r} color="muted">
-                      <Said text={r} />
-                    </Box>
-                  ))}
+                {s.reasons.map((r) => (
+                  <Box key={r} color="muted">
+                    <Said text={r} />
+                  </Box>
+                ))}
               </li>
             ))}
           </Box>
         </Box>
       )}
     </Box>
+  );
+}
+
+/** Whether anything is needed, told from the options; from the best so far while they are searched for. */
+function Needed({ options }: { options: Props["options"] }) {
+  if (options.error) {
+    return <Trouble what="The options cannot be worked out." why={options.error.message} again={() => void options.refetch()} />;
+  }
+  if (!options.data) {
+    return <Waiting what="Working out what each box could become" />;
+  }
+  const { first, isRunning } = options.data;
+  const open = isRunning || options.isPlaceholderData;
+  return (
+    <>
+      <chakra.h2 fontSize="lg" color={open ? "muted" : first.kind === "keep" ? "moss" : "ink"}>
+        {first.sentence}
+      </chakra.h2>
+      <Box as="ul" fontSize="sm" mt="1" display="grid" gap="0.5">
+        {first.reasons.map((r) => (
+          <li key={r}>
+            <Said text={r} />
+          </li>
+        ))}
+      </Box>
+      <Box role="status" fontSize="sm" color="muted" minH="5">
+        {open && "So far: the search for options goes on."}
+      </Box>
+    </>
   );
 }

@@ -6,6 +6,7 @@ import { Button, Select } from "../../ui/controls";
 import { DraftInput } from "../../ui/DraftInput";
 import { Fold } from "../../ui/Fold";
 import { Labelled } from "../../ui/pieces";
+import { Said } from "../../ui/Said";
 import { Tick } from "../../ui/Tick";
 import { keysOf, knownWords, lineServiceWords, modeWords } from "../../ui/words";
 import { WordSelect } from "../../ui/WordSelect";
@@ -17,6 +18,7 @@ import { known, placeOf } from "./corrections";
 import { Section } from "./Section";
 import { SettingsToday } from "./SettingsToday";
 import { StoredHere } from "./StoredHere";
+import { Worth } from "./Worth";
 import { PlaceSelect } from "../shared/PlaceSelect";
 import { SecretField } from "../shared/SecretField";
 
@@ -25,11 +27,13 @@ export function BoxSheet({
   box,
   state,
   view,
+  plan,
   tools,
 }: {
   box: Gear;
   state: JobState;
   view: Schemas["SurveyView"] | undefined;
+  plan: Schemas["PlanDocument"] | undefined;
   tools: JobTools;
 }) {
   const { design } = state;
@@ -37,7 +41,7 @@ export function BoxSheet({
   const setting = setUpOf(design).boxes.find((b) => b.box === box.id);
   const label = box.label ?? {};
   const [address = "", prefix = "24"] = (label.address ?? "").split("/");
-  const spare = view?.spares.find((s) => s.box === box.id);
+  const spare = plan?.spares.find((s) => s.box === box.id);
   const found = view?.settings.find((s) => s.box === box.id);
   const newer = view?.newer.find((n) => n.box === box.id);
   const atLine = design.site.service.handOff === box.id;
@@ -181,15 +185,21 @@ export function BoxSheet({
         ) : (
           <>
             <Fact label="Today">
-              not in use{" "}
-              <Button
-                px="2"
-                onClick={() =>
-                  tools.correctNow([{ kind: "useBox", box: box.id, mode: null, connection: { by: null, to: null, port: null } }])
-                }
-              >
-                It is in use
-              </Button>
+              {box.toBuy ? "to buy, until something of its label is noted" : "not in use"}{" "}
+              {box.toBuy ? (
+                <Button px="2" onClick={() => tools.correctNow([noted({ toBuy: false })])}>
+                  It is there
+                </Button>
+              ) : (
+                <Button
+                  px="2"
+                  onClick={() =>
+                    tools.correctNow([{ kind: "useBox", box: box.id, mode: null, connection: { by: null, to: null, port: null } }])
+                  }
+                >
+                  It is in use
+                </Button>
+              )}
             </Fact>
             <PlaceSelect
               label="Lies in"
@@ -220,10 +230,15 @@ export function BoxSheet({
         </chakra.fieldset>
       </Section>
       {spare && (
-        <Box as="ul" fontSize="sm" display="grid" gap="1" aria-label="What it is good for">
-          {spare.reasons.map((r) => (
-            <li key={r}>{r}</li>
-          ))}
+        <Box fontSize="sm">
+          <Worth of={spare} />
+          <Box as="ul" display="grid" gap="1" aria-label="What it is good for">
+            {spare.reasons.map((r) => (
+              <li key={r}>
+                <Said text={r} />
+              </li>
+            ))}
+          </Box>
         </Box>
       )}
       <Fold title="What its kind does">

@@ -17,6 +17,7 @@ const order: List[] = ["service", "places", "gear", "devices", "needs"];
 interface Props {
   state: JobState;
   view: Schemas["SurveyView"] | undefined;
+  plan: Schemas["PlanDocument"] | undefined;
   tools: JobTools;
   chosen: string | null;
   choose: (id: string | null) => void;
@@ -42,7 +43,7 @@ const Row = chakra("button", {
 });
 
 /** The five lists of a survey in the order of the work, each with a line to type into. */
-export function Lists({ state, view, tools, chosen, choose }: Props) {
+export function Lists({ state, view, plan, tools, chosen, choose }: Props) {
   const { design } = state;
   const { site } = design;
   // Into an empty survey one begins to type at once.
@@ -112,13 +113,17 @@ export function Lists({ state, view, tools, chosen, choose }: Props) {
         <Box as="ul">
           {site.boxes.map((b) => {
             const mode = setUpOf(design).boxes.find((s) => s.box === b.id)?.mode;
-            const spare = view?.spares.find((s) => s.box === b.id);
+            const spare = plan?.spares.find((s) => s.box === b.id);
             const place = mode ? placeOf(design, b.id) : (b.place ?? null);
             return row(
               b.id,
               b.name,
               <>
-                {[b.profile.name, mode ? modeWords[mode].toLowerCase() : "not in use", place ? `in ${nameOf(design, place)}` : ""]
+                {[
+                  b.profile.name,
+                  b.toBuy ? "to buy" : mode ? modeWords[mode].toLowerCase() : "not in use",
+                  place ? `in ${nameOf(design, place)}` : "",
+                ]
                   .filter((x) => x !== "")
                   .join(" · ")}
                 {spare && spare.worth !== "good" && (

@@ -5,7 +5,7 @@ import { DraftInput } from "../../ui/DraftInput";
 import { NumberInput } from "../../ui/NumberInput";
 import { Select } from "../../ui/controls";
 import { Labelled } from "../../ui/pieces";
-import { accessWords, knownWords, wayWords } from "../../ui/words";
+import { accessWords, knownWords, pointsText } from "../../ui/words";
 import { WordSelect } from "../../ui/WordSelect";
 import type { JobTools } from "../shared/jobTools";
 import { Section } from "./Section";
@@ -20,7 +20,18 @@ const kinds: Record<Schemas["ServiceKind"], string> = {
 };
 
 /** What the provider delivers, how the line lets a box on, and what the box at the internet line can become. */
-export function ServiceSheet({ state, view, tools }: { state: JobState; view: Schemas["SurveyView"] | undefined; tools: JobTools }) {
+export function ServiceSheet({
+  state,
+  view,
+  plan,
+  tools,
+}: {
+  state: JobState;
+  view: Schemas["SurveyView"] | undefined;
+  /** The options, which tell what the box at the line can become. */
+  plan: Schemas["PlanDocument"] | undefined;
+  tools: JobTools;
+}) {
   const { service, boxes } = state.design.site;
   const line = lineOf(service);
   const [fixing, setFixing] = useState(false);
@@ -159,20 +170,24 @@ export function ServiceSheet({ state, view, tools }: { state: JobState; view: Sc
           />
         )}
       </Section>
-      {view && view.ways.length > 0 && (
+      {plan && plan.gateway.length > 0 && (
         <Box as="section" aria-label="What the box at the internet line can become">
           <chakra.h3 fontSize="sm" mb="1.5" borderBottomWidth="1px" borderBottomStyle="solid" borderColor="line">
             What the box at the internet line can become, the cleanest first
           </chakra.h3>
           <Box as="ol" display="grid" gap="1" fontSize="sm">
-            {view.ways.map((w) => (
+            {plan.gateway.map((w) => (
               <Flex as="li" key={w.way} gap="2" color={w.can === "no" ? "muted" : "ink"}>
                 <chakra.span flex="0 0 5.5rem" fontWeight="700" color={w.can === "yes" ? "moss" : w.can === "unknown" ? "ochre" : "muted"}>
                   {w.can === "yes" ? "it can" : w.can === "no" ? "it cannot" : "not known"}
                 </chakra.span>
                 <span>
-                  {wayWords[w.way]}
-                  {w.can !== "no" && w.loses.length > 0 && <chakra.span color="muted"> costs {w.loses.join("; ")}</chakra.span>}
+                  {w.says}
+                  {w.more !== null && (
+                    <chakra.span color="muted">
+                      {w.more === 0 ? ": the first option" : `: ${pointsText(w.more)} points more. ${w.costs.join(" ")}`}
+                    </chakra.span>
+                  )}
                 </span>
               </Flex>
             ))}

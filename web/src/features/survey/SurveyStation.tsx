@@ -4,6 +4,7 @@ import type { JobState, Schemas } from "../../api/client";
 import { Button } from "../../ui/controls";
 import { Unseen } from "../../ui/tables";
 import { useShown } from "../shared/useShown";
+import { useOptions } from "../shared/useOptions";
 import { useSurvey } from "../shared/useSurvey";
 import type { JobTools } from "../shared/jobTools";
 import { Parts } from "../../ui/Parts";
@@ -32,6 +33,8 @@ type Part = keyof typeof parts;
 export default function SurveyStation({ state, tools }: { state: JobState; tools: JobTools }) {
   const [{ part, thing }, show] = useShown(["part", "thing"]);
   const survey = useSurvey(state);
+  // What is typed is proven first; the search for options comes after it.
+  const options = useOptions(state, survey.data !== undefined && !survey.isPlaceholderData).answer;
   const wide = useWide();
   const sheet = useRef<HTMLDivElement>(null);
   const chosen: Part = part !== null && part in parts ? (part as Part) : "here";
@@ -42,7 +45,7 @@ export default function SurveyStation({ state, tools }: { state: JobState; tools
       requestAnimationFrame(() => sheet.current?.focus());
     }
   };
-  const picked = thing === null ? null : open(thing, state, survey.data, tools);
+  const picked = thing === null ? null : open(thing, state, survey.data, options.data, tools);
   return (
     <Box
       p={{ base: "3", lg: "5" }}
@@ -66,7 +69,7 @@ export default function SurveyStation({ state, tools }: { state: JobState; tools
           gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(0, 1.05fr) minmax(0, 1fr)" }}
           alignItems="start"
         >
-          <Lists state={state} view={survey.data} tools={tools} chosen={thing} choose={choose} />
+          <Lists state={state} view={survey.data} plan={options.data} tools={tools} chosen={thing} choose={choose} />
           <Box
             as="aside"
             aria-label={picked ? "The chosen thing" : "What it adds up to"}
@@ -86,7 +89,7 @@ export default function SurveyStation({ state, tools }: { state: JobState; tools
                 Back to what it adds up to
               </Button>
             )}
-            {picked ?? <Answer state={state} view={survey.data} error={survey.error} tools={tools} choose={choose} />}
+            {picked ?? <Answer state={state} view={survey.data} options={options} error={survey.error} tools={tools} choose={choose} />}
           </Box>
         </Box>
       )}
@@ -95,14 +98,20 @@ export default function SurveyStation({ state, tools }: { state: JobState; tools
 }
 
 /** The sheet of something in the survey; null where it is there no more. */
-function open(thing: string, state: JobState, view: Schemas["SurveyView"] | undefined, tools: JobTools): ReactNode {
+function open(
+  thing: string,
+  state: JobState,
+  view: Schemas["SurveyView"] | undefined,
+  plan: Schemas["PlanDocument"] | undefined,
+  tools: JobTools,
+): ReactNode {
   const { site } = state.design;
   if (thing === "service") {
-    return <ServiceSheet key={site.service.kind} state={state} view={view} tools={tools} />;
+    return <ServiceSheet key={site.service.kind} state={state} view={view} plan={plan} tools={tools} />;
   }
   const box = site.boxes.find((b) => b.id === thing);
   if (box) {
-    return <BoxSheet key={thing} box={box} state={state} view={view} tools={tools} />;
+    return <BoxSheet key={thing} box={box} state={state} view={view} plan={plan} tools={tools} />;
   }
   const device = site.devices.find((d) => d.id === thing);
   if (device) {

@@ -75,7 +75,9 @@ class Reader {
       loose: this.inUse()
         .filter((d) => !this.uplinks.has(d.id))
         .map((d) => this.token(d)),
-      unused: design.site.boxes.filter((b) => !used.has(b.id)).map(({ id, name }) => ({ id, name })),
+      unused: design.site.boxes
+        .filter((b) => !used.has(b.id))
+        .map(({ id, name, toBuy }) => ({ id, name: toBuy ? `${name} · to buy` : name })),
       extra: this.proof.facts.links
         .filter((l) => l.kind === "cable" && !treeLinks.has(l.id))
         .map((l) => ({ link: this.link(l.id), from: l.a, to: l.b })),
@@ -167,7 +169,7 @@ class Reader {
       id: box.id,
       name: box.name,
       mode: setting
-        ? `${modeWords[setting.mode]}${setting.satellite ? ` of ${nameOf(this.design, setting.satellite.main)}` : ""}${this.atWork(box.id)}`
+        ? `${modeWords[setting.mode]}${setting.satellite ? ` of ${nameOf(this.design, setting.satellite.main)}` : ""}${box.toBuy ? " · to buy" : ""}${this.atWork(box.id)}`
         : "",
       outside: wan && step ? shortAddress(wan) : null,
       own: own ? shortAddress(own) : setting?.page?.address ? { how: "", address: setting.page.address } : null,

@@ -14,8 +14,11 @@ const option = (kind: Schemas["RoleKind"], becomes: string, answer: Schemas["Ans
   kind: answer === "yes" ? "sound" : "willNotWork",
   verdict: answer === "yes" ? "Every need is met." : "A need is not met.",
   boxes: [
-    { box: "gw", kind: "router", becomes: "router" },
-    { box: "rep", kind, becomes },
+    { box: "gw", name: "Gateway", kind: "router", becomes: "router", toBuy: false },
+    { box: "rep", name: "Repeater", kind, becomes, toBuy: false },
+    ...(answer === "yes"
+      ? []
+      : [{ box: "point", name: "Access point", kind: "accessPoint" as const, becomes: "access-point mode, Study", toBuy: true }]),
   ],
   needs: [{ need: "calls", asked: "Study covered for calls", answer, why: answer === "yes" ? null : "It is too weak there." }],
   against: [
@@ -32,6 +35,9 @@ const plan: Schemas["PlanDocument"] = {
   proven: 1234,
   isCut: false,
   isRunning: false,
+  first: { kind: "plan", sentence: "A plan is needed.", reasons: [] },
+  spares: [],
+  gateway: [],
   canBecome: [
     { box: "gw", roles: [{ kind: "router", says: "router" }] },
     {
@@ -80,6 +86,8 @@ describe("Options", () => {
     const rows = within(table).getAllByRole("row");
     const row = (head: string) => rows.find((r) => within(r).queryByRole("rowheader", { name: head }))?.textContent;
     expect(row("Repeater")).toBe("Repeaterrepeater behind Gateway by radio, Studynot in use");
+    // What only another option buys is not needed in this one.
+    expect(row("Access point (to buy)")).toBe("Access point (to buy)not neededaccess-point mode, Study");
     expect(row("Study covered for calls")).toBe("Study covered for callsyes no It is too weak there.");
     expect(row("Points")).toBe("Points401,030");
     // What speaks against none is left out.

@@ -36,7 +36,7 @@ const type = (label: string, value: string) => {
 describe("The internet service", () => {
   it("saves a fixed address with the provider's side, and neither alone", async () => {
     const tools = jobTools();
-    show(<ServiceSheet state={withService({ kind: "publicDynamic" })} view={undefined} tools={tools} />);
+    show(<ServiceSheet state={withService({ kind: "publicDynamic" })} view={undefined} plan={undefined} tools={tools} />);
     expect(screen.getByLabelText<HTMLInputElement>("Addresses that it gives at a time").value).toBe("1");
     fireEvent.change(screen.getByLabelText("Address"), { target: { value: "publicFixed" } });
     expect(tools.correctNow).not.toHaveBeenCalled();
@@ -51,12 +51,12 @@ describe("The internet service", () => {
   });
 
   it("asks for what a login, a tag and a lock need, and only then", async () => {
-    const quiet = show(<ServiceSheet state={withService({ line: {} })} view={undefined} tools={jobTools()} />);
+    const quiet = show(<ServiceSheet state={withService({ line: {} })} view={undefined} plan={undefined} tools={jobTools()} />);
     expect(["Name to log in with", "Which tag", "Which one"].map((l) => screen.queryByLabelText(l))).toEqual([null, null, null]);
     quiet.unmount();
     const tools = jobTools();
     const asks = { login: true, tagged: true, locked: true, tag: 7 };
-    show(<ServiceSheet state={withService({ line: asks })} view={undefined} tools={tools} />);
+    show(<ServiceSheet state={withService({ line: asks })} view={undefined} plan={undefined} tools={tools} />);
     type("Which tag", "many");
     expect(await screen.findByText("A tag from 1 to 4094 is expected.")).toBeVisible();
     expect(tools.correct).not.toHaveBeenCalled();
@@ -69,13 +69,20 @@ describe("The internet service", () => {
   });
 
   it("says what the box at the line can become, and at which price", () => {
-    const ways: Schemas["SurveyView"]["ways"] = [
-      { way: "bridge", can: "no", loses: ["telephone"] },
-      { way: "passThrough", can: "yes", loses: ["its Wi-Fi"] },
-    ] as Schemas["SurveyView"]["ways"];
-    show(<ServiceSheet state={withService({})} view={{ ways, gaps: [] } as unknown as Schemas["SurveyView"]} tools={jobTools()} />);
+    const plan = {
+      gateway: [
+        { way: "bridge", says: "bridge mode", can: "yes", more: 114.7, costs: ["Hall gateway: its Wi-Fi stops."] },
+        { way: "staysRouter", says: "router, own boxes are access points", can: "yes", more: 0, costs: [] },
+        { way: "mapping", says: "public-address mapping", can: "no", more: null, costs: [] },
+      ],
+    } as Partial<Schemas["PlanDocument"]> as Schemas["PlanDocument"];
+    show(<ServiceSheet state={withService({})} view={undefined} plan={plan} tools={jobTools()} />);
     const said = within(screen.getByRole("region", { name: "What the box at the internet line can become" })).getAllByRole("listitem");
-    expect(said.map((s) => s.textContent?.includes("costs"))).toEqual([false, true]);
+    expect(said.map((s) => s.textContent)).toEqual([
+      "it canbridge mode: 114.7 points more. Hall gateway: its Wi-Fi stops.",
+      "it canrouter, own boxes are access points: the first option",
+      "it cannotpublic-address mapping",
+    ]);
   });
 });
 

@@ -196,11 +196,25 @@ describe("A key", () => {
   });
 });
 
+const plan: Schemas["PlanDocument"] = {
+  options: [],
+  proven: 3,
+  isCut: false,
+  isRunning: false,
+  canBecome: [],
+  first: { kind: "oneCable", sentence: "One cable to Study is enough.", reasons: ["Study is far."] },
+  spares: [{ box: "old-router", worth: "leave", for: "access-point mode, Study", reasons: ["It is a relic."] }],
+  gateway: [],
+};
+const options = (data: Schemas["PlanDocument"] | undefined, error: Error | null = null) => ({
+  data,
+  error,
+  isPlaceholderData: false,
+  refetch: vi.fn(),
+});
+
 const view: Schemas["SurveyView"] = {
-  answer: { kind: "oneCable", sentence: "One cable to Study is enough.", reasons: ["Study is far."] },
   gaps: [{ subject: "hall-gateway", what: "Its label is not read.", how: "Turn it over." }],
-  spares: [{ box: "old-router", worth: "leave", for: "leave it off", reasons: ["It is a relic."] }],
-  ways: [],
   cables: [],
   newer: [],
   service: "fibre",
@@ -219,7 +233,7 @@ describe("Corrections", () => {
     ["Firmware version", "5", { kind: "setLabel", box: "hall-gateway", label: { firmware: "5" } }],
   ])("of a box send what was typed under %s and nothing else", async (label, draft, correction) => {
     const correct = vi.fn<JobTools["correct"]>().mockResolvedValue(state);
-    show(<BoxSheet box={there(design.site.boxes[0])} state={state} view={view} tools={jobTools({ correct, id: 1 })} />);
+    show(<BoxSheet box={there(design.site.boxes[0])} state={state} view={view} plan={plan} tools={jobTools({ correct, id: 1 })} />);
     const input = screen.getByLabelText(label);
     fireEvent.change(input, { target: { value: draft } });
     fireEvent.blur(input);
@@ -362,8 +376,10 @@ describe("The air in a place", () => {
 describe("What it adds up to", () => {
   it("says the answer, what is not known with how to find out, and why a box is left off", () => {
     const [choose, startPlan] = [vi.fn(), vi.fn()];
-    show(<Answer state={state} view={view} error={null} tools={jobTools({ startPlan })} choose={choose} />);
+    show(<Answer state={state} view={view} options={options(plan)} error={null} tools={jobTools({ startPlan })} choose={choose} />);
     expect(screen.getByRole("heading", { name: "One cable to Study is enough." })).toBeVisible();
+    expect(screen.queryByText(/So far/)).toBeNull();
+    expect(screen.getByText("Leave it off")).toBeVisible();
     fireEvent.click(screen.getByText("Its label is not read."));
     expect(choose).toHaveBeenCalledWith("hall-gateway");
     expect(screen.getByText("It is a relic.")).toBeVisible();
@@ -372,8 +388,30 @@ describe("What it adds up to", () => {
   });
 
   it("offers the comparison once there is a plan", () => {
-    show(<Answer state={{ ...state, setUps: ["found", "planned"] }} view={view} error={null} tools={jobTools()} choose={vi.fn()} />);
-    expect(screen.getByRole("link").getAttribute("href")).toContain("before=3.found&after=3.planned");
+    show(
+      <Answer
+        state={{ ...state, setUps: ["found", "planned"] }}
+        view={view}
+        options={options(plan)}
+        error={null}
+        tools={jobTools()}
+        choose={vi.fn()}
+      />,
+    );
+    const link = screen.getByRole("link", { name: "Compare what was found with the plan" });
+    expect(link.getAttribute("href")).toContain("before=3.found&after=3.planned");
+    expect(screen.getByRole("link", { name: "See the options" }).getAttribute("href")).toContain("plan?options");
+  });
+
+  // What is not known yet stands there before the search has come to anything, and when it fails.
+  it.each([
+    ["Working out what each box could become", options(undefined)],
+    ["So far: the search for options goes on.", options({ ...plan, isRunning: true })],
+    ["The options cannot be worked out.", options(undefined, new Error("The server is busy."))],
+  ])("says %s", (says, asked) => {
+    show(<Answer state={state} view={view} options={asked} error={null} tools={jobTools()} choose={vi.fn()} />);
+    expect(screen.getByText(new RegExp(says))).toBeVisible();
+    expect(screen.getByText("Its label is not read.")).toBeVisible();
   });
 
   it("a kind's facts leave out what was not found out", () => {
