@@ -159,7 +159,11 @@ internal static class PlanCommand
                             ]
                     ),
                     .. documents[0].Needs.Select((n, i) => (string[])[n.Asked, .. documents.Select(d => Said(d.Needs[i]))]),
-                    .. documents[0].Against.Select((a, i) => (string[])[a.Says, .. documents.Select(d => Number(d.Against[i].Count))]),
+                    // What speaks against none is left out.
+                    .. documents[0]
+                        .Against.Index()
+                        .Where(a => documents.Exists(d => d.Against[a.Index].Count != 0))
+                        .Select(a => (string[])[a.Item.Says, .. documents.Select(d => Number(d.Against[a.Index].Count))]),
                     ["Points", .. documents.Select(d => Number(d.Points))],
                 ]
             );

@@ -60,7 +60,7 @@ public sealed class PlanCommandTests
     [InlineData("further=lanToLan", "access point (LAN to LAN, DHCP", null)]
     [InlineData(
         "gateway=bridge",
-        "access-point mode behind Hall gateway, Study",
+        "access-point mode behind Hall",
         "  Hall gateway: router, own boxes are access points; your way: bridge mode."
     )]
     public void Options_go_the_installers_way_or_say_where_not(string way, string becomes, string? departs)

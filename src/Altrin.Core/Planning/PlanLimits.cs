@@ -15,6 +15,8 @@ internal static class PlanLimits
             CableTooLong.Rule.Code,
             ChannelNotAllowed.Rule.Code,
             RegionWrong.Rule.Code,
+            // Opens the home to the internet.
+            DmzExposed.Rule.Code,
         ],
         StringComparer.Ordinal
     );

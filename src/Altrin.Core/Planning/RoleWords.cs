@@ -34,6 +34,7 @@ public static class RoleWords
                     null => "router with a DMZ host",
                     _ => "router with IP pass-through",
                 }
+            : role.Kind == RoleKind.Cascade && role.Behind is not null ? "router (cascade)"
             : role.Kind == RoleKind.Switch ? KindWords(design.Box(role.Box)!.Profile.Kind)
             : Of(role.Kind);
         var behind = role.Behind is null or PortRef.Street

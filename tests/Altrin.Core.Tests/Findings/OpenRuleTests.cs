@@ -103,8 +103,25 @@ public sealed class DmzExposedTests() : RuleTests("dmz-exposed")
         Cured(To("192.168.8.9"), "Switch the DMZ host of gw off");
     }
 
+    /// <summary>An address that nothing has, in the pool or outside it.</summary>
+    [Theory]
+    [InlineData("192.168.8.5")]
+    [InlineData("192.168.8.77")]
+    public void Triggers_for_an_address_that_no_router_has(string address)
+    {
+        One(To(address), Severity.Concern, "gw");
+        Cured(To(address), "Switch the DMZ host of gw off");
+    }
+
     [Fact]
     public void Near_miss_a_router() => None(To("192.168.8.3"));
+
+    /// <summary>A router that leases may have got it.</summary>
+    [Fact]
+    public void Near_miss_a_router_that_leases() =>
+        None(
+            Home.WithGateway().Router("in").Cable("gw/lan2", "in/wan").Edit<RouterMode>("gw", m => m with { Dmz = Home.At("192.168.8.77") })
+        );
 }
 
 public sealed class UpnpOnTests() : RuleTests("upnp-on")
