@@ -7,8 +7,8 @@ namespace Altrin.Core.Findings;
 internal static class Injecting
 {
     /// <summary>
-    /// Plugs two ports together by a spare injector, or a switch that gives power, beside the first; null where the second one's box takes no power from the cable, gets
-    /// it there already, or nothing spare gives what it needs.
+    /// Plugs two ports together by a spare injector, or a switch that gives power, beside the first; null where the second one's box takes
+    /// no power from the cable, gets it there already, or nothing spare gives what it needs.
     /// </summary>
     /// <param name="design">The home, both ports empty.</param>
     /// <param name="from">The port towards the internet.</param>
