@@ -26,8 +26,8 @@ public sealed record PlanOption(
     public IEnumerable<Box> Bought => Site.Boxes.Where(b => b.ToBuy && SetUp.Boxes.Any(s => s.Box == b.Id));
 
     /// <summary>
-    /// The home with the option as its set-up "planned", in place of one that stands. What has to be bought is noted; what only the plan
-    /// before was to be bought for is so no more.
+    /// The home with the option as its set-up "planned", in place of one that stands. What has to be bought is noted; what was noted so
+    /// for the plan before alone is taken off again, but for what a person has given a name of its own.
     /// </summary>
     public HomeFile ChosenIn(HomeFile home)
     {
@@ -39,7 +39,9 @@ public sealed record PlanOption(
             {
                 Boxes =
                 [
-                    .. home.Site.Boxes.Where(b => !b.ToBuy || needed.Contains(b.Id) || before?.Setting(b.Id) is null),
+                    .. home.Site.Boxes.Where(b =>
+                        !WishedGear.IsNamedByKind(b) || needed.Contains(b.Id) || before?.Setting(b.Id) is null
+                    ),
                     .. Bought.Where(b => home.Site.Boxes.All(o => o.Id != b.Id)),
                 ],
             },

@@ -42,6 +42,9 @@ internal static class WishedGear
         return found with { Site = site };
     }
 
+    /// <summary>Whether a box has yet to be bought and is called as it would be here: no person noted it, or named it.</summary>
+    public static bool IsNamedByKind(Box box) => box.ToBuy && box.Name.StartsWith(box.Profile.Name, StringComparison.Ordinal);
+
     private static IEnumerable<(Profile Kind, int Count)> Chosen(Site site, IReadOnlyList<Profile> shelf)
     {
         Profile?[] points = [Point(shelf, outdoors: false), Buildings(site) > 1 ? Point(shelf, outdoors: true) : null];

@@ -93,7 +93,9 @@ public sealed class BuyingTests
         // Another option takes it off again; nothing else of the home is touched.
         var other = again.First(o => !o.Bought.Any()).ChosenIn(read);
         Assert.Equal(home.Site.Boxes.Select(b => b.Id), other.Site.Boxes.Select(b => b.Id));
-        // What was bought by then stays.
+        // What a person has given a name stays, as does what was bought by then.
+        var named = new SetBox("injector", Partial<BoxFacts>.With(b => b.Name, "For the hall")).ApplyTo(read, ProfileFile.BuiltIn).Value!;
+        Assert.Contains(again.First(o => !o.Bought.Any()).ChosenIn(named).Site.Boxes, b => b.Id == "injector");
         var there = new SetBox("injector", Partial<BoxFacts>.With(b => b.ToBuy, false)).ApplyTo(read, ProfileFile.BuiltIn).Value!;
         Assert.Contains(again.First(o => !o.Bought.Any()).ChosenIn(there).Site.Boxes, b => b.Id == "injector");
     }
