@@ -49,6 +49,7 @@ public static class SurveyTables
                 "radio mac",
                 "place",
                 "in use",
+                "to buy",
                 "address",
                 "login",
                 "wifi name",
@@ -81,6 +82,7 @@ public static class SurveyTables
                             $"{b.Label.RadioMac}",
                             found.SetUp.Boxes.FirstOrDefault(s => s.Box == b.Id) is { } used ? used.Place : b.Place,
                             found.Mode(b.Id) is null ? "no" : "yes",
+                            b.ToBuy ? "yes" : "no",
                             $"{b.Label.Address}",
                             b.Label.Login,
                             b.Label.WifiName,
@@ -201,6 +203,7 @@ public static class SurveyTables
         var (mac, wan) = (reader.Value("mac", MacAddress.Parse) ?? there?.Mac, reader.Value("wan mac", MacAddress.Parse) ?? there?.WanMac);
         var place = reader.Id("place", home.Site.Places, p => p.Id, p => p.Name);
         var use = reader.Yes("in use");
+        var toBuy = reader.Yes("to buy");
         if (there is null && row["kind"] is null)
         {
             reader.Fail("kind", "a kind of the shelf is required for a new box");
@@ -224,10 +227,18 @@ public static class SurveyTables
                 Holds = holds,
                 Label = label,
                 InUse = use,
+                ToBuy = toBuy ?? false,
             }.ApplyTo(home, shelf);
         }
         var used = home.AsFound().Mode(there.Id) is not null;
-        var known = new BoxFacts(row["name"]!, mac, wan, [.. holds], (use ?? used) ? there.Place : place ?? there.Place, there.ToBuy);
+        var known = new BoxFacts(
+            row["name"]!,
+            mac,
+            wan,
+            [.. holds],
+            (use ?? used) ? there.Place : place ?? there.Place,
+            toBuy ?? there.ToBuy
+        );
         var noted = new SetBox(there.Id, Partial<BoxFacts>.Between(BoxFacts.Of(there), known))
             .ApplyTo(home, shelf)
             .Then(h => new SetLabel(there.Id, Partial<LabelFacts>.Between(there.Label, label)).ApplyTo(h, shelf));

@@ -80,7 +80,7 @@ public sealed record AddBox(string Name, string ShelfId) : Correction
                         || Label != LabelFacts.Empty
                         || (Mac ?? WanMac) is not null
                     )
-                        ? "What is to be bought has no label that was read, and is not in use: leave out either."
+                        ? "What has yet to be bought is in no use, and its label was not read: leave out what is said of that."
                         : null
                 )
                 ?? (home.Site.Boxes.Count >= Site.MostBoxes ? $"At most {Site.MostBoxes:#,0} boxes are kept." : null)

@@ -22,8 +22,12 @@ public sealed record UseBox(string Box, ModeKind? Mode, Connection Connection) :
             : design.Mode(Box) is not null ? Parsed<HomeFile>.Fail($"{box.Name} is in use already.")
             : FirstUse
                 .Of(design, box, box.Place, Mode ?? box.Stored.Mode, Connection)
-                .Then<HomeFile>(setUp => home.With(Woken(home.Site, setUp, box.Stored)).Assuming(Box));
+                .Then<HomeFile>(setUp => Here(home, box).With(Woken(home.Site, setUp, box.Stored)).Assuming(Box));
     }
+
+    /// <summary>What is in use was bought.</summary>
+    private static HomeFile Here(HomeFile home, Box box) =>
+        home.With(home.Site with { Boxes = Given.With(home.Site.Boxes, box with { ToBuy = false }, b => b.Id) });
 
     /// <summary>
     /// What it was left with is what it is taken to be set to until its page is read, as far as its mode has it. Only the set-up that was
@@ -50,5 +54,10 @@ public sealed record UseBox(string Box, ModeKind? Mode, Connection Connection) :
 
     /// <inheritdoc/>
     public override IReadOnlyList<Touch> Touches(HomeFile home, Shelf shelf) =>
-        [new(Setting.InUse, Box), new(Setting.Box, Box, nameof(Sites.Box.Assumed)), .. Given.Connected(home, ApplyTo(home, shelf))];
+        [
+            new(Setting.InUse, Box),
+            .. Given.Arrival(home, Box),
+            new(Setting.Box, Box, nameof(Sites.Box.Assumed)),
+            .. Given.Connected(home, ApplyTo(home, shelf)),
+        ];
 }

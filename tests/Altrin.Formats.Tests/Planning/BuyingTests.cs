@@ -115,6 +115,7 @@ public sealed class BuyingTests
             new SetLabel("point", Partial<LabelFacts>.With(l => l.WifiName, "point-1234")),
             new SetBox("point", Partial<BoxFacts>.With(b => b.Mac, new MacAddress(0x02005E005311UL))),
             new SetBox("point", Partial<BoxFacts>.With(b => b.ToBuy, false)),
+            new UseBox("point", null, Connection.NotSaid),
         ];
         Assert.All(notes, n => Assert.False(n.ApplyTo(home, ProfileFile.BuiltIn).Value!.Site.Boxes[^1].ToBuy));
         // Its name alone says nothing of that, and its label is no gap of the survey yet.
@@ -125,6 +126,15 @@ public sealed class BuyingTests
         var there = notes[0].ApplyTo(home, ProfileFile.BuiltIn).Value!;
         Assert.DoesNotContain(notes[0].Touches(there, ProfileFile.BuiltIn), t => t.Part == nameof(Box.ToBuy));
         Assert.DoesNotContain(SurveyGaps.Of(named.AsFound()), g => g.What.Contains("Landing point", StringComparison.Ordinal));
+    }
+
+    /// <summary>The table of gear takes it along into another home.</summary>
+    [Fact]
+    public void It_is_taken_along_in_a_table()
+    {
+        var home = QuickEntry.Read(Large(), ProfileFile.BuiltIn, QuickList.Gear, "Point, wall access point, to buy").Home!;
+        var read = SurveyTables.Read(SurveyTable.Gear, SurveyTables.Write(SurveyTable.Gear, home), Large(), ProfileFile.BuiltIn);
+        Assert.Equal(home.Site.Boxes.Select(b => (b.Id, b.ToBuy)), read.Value!.Site.Boxes.Select(b => (b.Id, b.ToBuy)));
     }
 
     [Theory]
