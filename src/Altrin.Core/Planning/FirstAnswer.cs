@@ -1,5 +1,6 @@
 using Altrin.Core.Facts;
 using Altrin.Core.Findings;
+using Altrin.Core.Findings.Rules;
 using Altrin.Core.Packets;
 using Altrin.Core.Sites;
 
@@ -13,6 +14,15 @@ public sealed record FirstAnswer(FirstAnswerKind Kind, string Sentence, IReadOnl
 {
     /// <summary>How many findings are given as reasons at most.</summary>
     private const int MostReasons = 4;
+
+    /// <summary>Findings that a name or password cures.</summary>
+    private static readonly HashSet<string> OfNames =
+    [
+        WifiNotJoined.Rule.Code,
+        BandMissing.Rule.Code,
+        WifiPasswordDiffers.Rule.Code,
+        SplitWifiName.Rule.Code,
+    ];
 
     /// <summary>The answer: of the option that serves most, and of the first one where what was found serves as much.</summary>
     /// <param name="found">What was found.</param>
@@ -32,8 +42,44 @@ public sealed record FirstAnswer(FirstAnswerKind Kind, string Sentence, IReadOnl
         var most = answer.Options.MinBy(o => (o.Score.Missed, o.Score.WillNotWork, o.Score.WeakPlaces))!;
         var option = IsServed(today, most) ? answer.Options[0] : most;
         var kind = FirstAnswerKinds.Of(found, gateway.Id, option);
-        return kind == FirstAnswerKind.Keep ? Kept(found, gateway, option) : new(kind, Says(kind, today, option), Why(today, option));
+        if (kind == FirstAnswerKind.Keep)
+        {
+            return Kept(found, gateway, option);
+        }
+        // A name that differs is set right, also where it stops nothing; other settings of a home that is served are only worth knowing.
+        if (kind == FirstAnswerKind.Rename || (kind == FirstAnswerKind.Settings && IsServed(today, most)))
+        {
+            var isAll = kind == FirstAnswerKind.Rename && Open(option) == 0;
+            return Settled(today, option).Any(f => OfNames.Contains(f.Code) && IsRead(found, f))
+                ? new(
+                    FirstAnswerKind.Rename,
+                    isAll
+                        ? "Wi-Fi names and passwords are all that has to be set right."
+                        : "Wi-Fi names and passwords have to be set right.",
+                    Why(today, option)
+                )
+                : Kept(found, gateway, today);
+        }
+        return new(kind, Says(kind, today, option), Why(today, option));
     }
+
+    /// <summary>What is found to be wrong, follows from nothing else and is settled by the option.</summary>
+    private static IEnumerable<Finding> Settled(PlanOption today, PlanOption option)
+    {
+        var left = option.Proof.Findings.Select(f => f.Identity).ToHashSet(StringComparer.Ordinal);
+        return today.Proof.Findings.Where(f => f is { CausedBy.Count: 0, Accepted: null } && !left.Contains(f.Identity));
+    }
+
+    /// <summary>
+    /// Whether names that differ were read: one that was not read, or a password that is not recorded, is a gap in the notes and no fault.
+    /// </summary>
+    private static bool IsRead(Design found, Finding finding) =>
+        finding.Code == WifiNotJoined.Rule.Code || finding.Code == BandMissing.Rule.Code
+            ? finding.Severity == Severity.WillNotWork
+            : finding
+                .Subjects.Select(s => found.Box(PortRef.Read(s).Owner))
+                .OfType<Box>()
+                .All(b => b.Assumed.In(found.Mode(b.Id)).WifiName is null || b.Label.WifiName is not null);
 
     private static bool IsServed(PlanOption today, PlanOption most) =>
         (today.Score.Missed, today.Score.WillNotWork, today.Score.WeakPlaces)
@@ -73,7 +119,7 @@ public sealed record FirstAnswer(FirstAnswerKind Kind, string Sentence, IReadOnl
                 ]
             );
         }
-        var open = option.Proof.Findings.Count(f => f.Accepted is null);
+        var open = Open(option);
         return new(
             FirstAnswerKind.Keep,
             found.SetUp.Boxes.Count(b => Air.Of(found, b.Box).Count > 0) > 1
@@ -94,10 +140,9 @@ public sealed record FirstAnswer(FirstAnswerKind Kind, string Sentence, IReadOnl
         kind switch
         {
             FirstAnswerKind.Move => $"Move {Moved(today, option)}: from there it serves every room.",
-            FirstAnswerKind.Rename => "Wi-Fi names and passwords are all that has to be set right.",
-            FirstAnswerKind.Settings => "Settings are all that has to be set right: nothing is moved, plugged in or bought.",
+            FirstAnswerKind.Settings => "Settings have to be set right; nothing is moved, plugged in or bought.",
             FirstAnswerKind.OneCable => "One cable is enough.",
-            FirstAnswerKind.OneAccessPoint => "One box more that sends is enough.",
+            FirstAnswerKind.OneAccessPoint => "One box more is enough, with what feeds it.",
             _ when today.Score.WillNotWork > 0 => "A plan is needed: what is found does not work as it is.",
             _ when today.Score.Missed > 0 => "A plan is needed: not every need is met as it is.",
             _ => "A plan is worth it: the first option does better than what is found.",
@@ -112,13 +157,11 @@ public sealed record FirstAnswer(FirstAnswerKind Kind, string Sentence, IReadOnl
     /// <summary>What the option settles of what is found, and what it puts to use.</summary>
     private static IReadOnlyList<string> Why(PlanOption today, PlanOption option)
     {
-        var left = option.Proof.Findings.Select(f => f.Identity).ToHashSet(StringComparer.Ordinal);
         var design = new Design(option.Site, option.SetUp);
         var line = option.Site.Service.HandOff;
         return
         [
-            .. today
-                .Proof.Findings.Where(f => f is { CausedBy.Count: 0, Accepted: null } && !left.Contains(f.Identity))
+            .. Settled(today, option)
                 .OrderByDescending(f => f.Severity == Severity.WillNotWork)
                 .Take(MostReasons)
                 .Select(f => $"{f.What}."),
@@ -135,6 +178,11 @@ public sealed record FirstAnswer(FirstAnswerKind Kind, string Sentence, IReadOnl
             .. line is not null && today.SetUp.Boxes.Any(b => b.Box == line && b.Place != design.Setting(line)?.Place)
                 ? ["Where the line comes in decides whether its box can be moved; a longer lead from the line is often enough."]
                 : Array.Empty<string>(),
+            .. Open(option) is var open and > 0
+                ? [$"Beside that the proof of the option has {Verdict.Count(open, "thing")} worth knowing."]
+                : Array.Empty<string>(),
         ];
     }
+
+    private static int Open(PlanOption option) => option.Proof.Findings.Count(f => f.Accepted is null);
 }

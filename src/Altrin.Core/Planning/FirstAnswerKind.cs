@@ -24,7 +24,7 @@ public enum FirstAnswerKind
     /// <summary>One cable more.</summary>
     OneCable,
 
-    /// <summary>One box more that sends, with whatever feeds it.</summary>
+    /// <summary>One box with radios more, with whatever leads to it and feeds it.</summary>
     OneAccessPoint,
 
     /// <summary>More than one thing has to be done: a plan.</summary>

@@ -84,6 +84,32 @@ public sealed class FirstAnswerTests
         Assert.Equal(FirstAnswerKind.Rename, Of(House(("hall", 0, 0, 0)).Wifi("tablet", "gw", "old name")).Kind);
     }
 
+    /// <summary>A name that was not read and a password that is not recorded are gaps in the notes, and nothing to set right.</summary>
+    [Fact]
+    public void What_is_only_assumed_is_no_fault()
+    {
+        var split = House(("hall", 0, 0, 0)).Point("point", name: "point-????").Cable("gw/lan1", "point/wan").Stands("point", "hall");
+        Assert.Equal(FirstAnswerKind.Rename, Of(split).Kind);
+        Assert.Equal(FirstAnswerKind.Keep, Of(split.Box("point", b => b with { Assumed = new(null, null, null, "point-????") })).Kind);
+        Assert.Equal(FirstAnswerKind.Keep, Of(House(("hall", 0, 0, 0)).Wifi("tablet", "gw", "home", null)).Kind);
+    }
+
+    /// <summary>It never says that this is all while other things are open, and what serves nothing takes a plan.</summary>
+    [Fact]
+    public void What_else_is_open_is_told()
+    {
+        var names = House(("hall", 0, 0, 0)).Wifi("tablet", "gw", "old name").Country("AT");
+        Assert.Equal("Wi-Fi names and passwords are all that has to be set right.", Of(names).Sentence);
+        var more = Of(names.Edit<RouterMode>("gw", m => m with { PortRequests = true }));
+        Assert.DoesNotContain("all that", more.Sentence, StringComparison.Ordinal);
+        Assert.Contains(more.Reasons, r =>
+            r.Contains("UPnP", StringComparison.Ordinal) || r.Contains("worth knowing", StringComparison.Ordinal)
+        );
+        var idle = Of(House(("hall", 0, 0, 0)).Repeater("rep", "gw", link: l => l with { Name = "elsewhere" }));
+        Assert.Equal(FirstAnswerKind.Plan, idle.Kind);
+        Assert.Contains("rep looks for \"elsewhere\", which gw does not send.", idle.Reasons);
+    }
+
     /// <summary>What no box can do is not promised: behind carrier-grade NAT nothing is reached from outside.</summary>
     [Fact]
     public void A_need_that_nothing_meets_is_told_as_that()
@@ -121,7 +147,8 @@ public sealed class FirstAnswerTests
         // The gateway's ways: the first option is one of them, and the others have a price or cannot be gone.
         var ways = GatewayVerdict.Of(found, answer);
         Assert.Equal(6, ways.Count);
-        Assert.Equal(0, ways.Single(w => w.Way == GatewaySchool.StaysRouter).More);
+        Assert.Equal(GatewaySchool.StaysRouter, ways.Single(w => w.IsFirst).Way);
+        Assert.Equal(0, ways.Single(w => w.IsFirst).More);
         Assert.All(ways, w => Assert.True(w.More is null or >= 0));
         Assert.All(ways.Where(w => w.Can == Known.No), w => Assert.Null(w.More));
         Assert.Contains(ways, w => w is { Way: GatewaySchool.Bridge, More: > 0 });
