@@ -22,6 +22,7 @@ internal sealed record QuickRequest(QuickList List, string Text);
 
 /// <summary>What a survey adds up to.</summary>
 /// <param name="Gaps">What is not known yet, the most important first.</param>
+/// <param name="Cautions">What is to be known of boxes that are not at the line, by their kind and label.</param>
 /// <param name="Cables">Every cable with its length and what it carries.</param>
 /// <param name="Newer">Boxes of whose kind the shelf has a later edition.</param>
 /// <param name="Service">The service in words.</param>
@@ -33,6 +34,7 @@ internal sealed record QuickRequest(QuickList List, string Text);
 /// <param name="House">The Wi-Fi name and the reference of the password that all radios of the house have.</param>
 internal sealed record SurveyView(
     IReadOnlyList<SurveyGap> Gaps,
+    IReadOnlyList<BoxCaution> Cautions,
     IReadOnlyList<CableCheck> Cables,
     IReadOnlyList<NewerProfile> Newer,
     string Service,
@@ -116,6 +118,7 @@ internal static class SurveyRoutes
         JobStore store,
         Proofs proofs,
         ShelfStore shelf,
+        TimeProvider time,
         CancellationToken cancel
     )
     {
@@ -129,6 +132,7 @@ internal static class SurveyRoutes
         return TypedResults.Ok(
             new SurveyView(
                 SurveyGaps.Of(found),
+                BoxCaution.Of(site, DateOnly.FromDateTime(time.GetLocalNow().DateTime)),
                 CableCheck.Of(proof),
                 [
                     .. site

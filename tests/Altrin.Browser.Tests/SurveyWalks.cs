@@ -78,7 +78,7 @@ public sealed class SurveyWalks(RunningServer server, Browser browser, ITestOutp
         Assert.InRange(seconds, 1, 180);
         Assert.InRange(pointings, 0, 2);
         browser.See("Old router", "//section[@aria-label='What the other boxes are good for']");
-        browser.See("protected by WPA", "//section[@aria-label='What the other boxes are good for']");
+        browser.See("54 Mb/s class", "//section[@aria-label='What the other boxes are good for']");
         // All of it is saved, line by line, and each line can be taken back.
         browser.Click("//button[starts-with(@aria-label,'Undo: Heating')]");
         browser.Until(() => browser.Driver.FindElements(By.XPath(Row("Heating"))).Count == 0 ? "gone" : null, "the heating to be gone");

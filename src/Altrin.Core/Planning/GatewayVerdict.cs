@@ -9,9 +9,10 @@ namespace Altrin.Core.Planning;
 /// <param name="Way">Which.</param>
 /// <param name="Says">In words.</param>
 /// <param name="Can">Whether the box can go it by its kind.</param>
+/// <param name="IsFirst">Whether the first option goes it.</param>
 /// <param name="More">How many points more the best option that goes it has than the first; null where none was found.</param>
 /// <param name="Costs">What speaks against that option and not against the first, a sentence each.</param>
-public sealed record GatewayVerdict(GatewaySchool Way, string Says, Known Can, double? More, IReadOnlyList<string> Costs)
+public sealed record GatewayVerdict(GatewaySchool Way, string Says, Known Can, bool IsFirst, double? More, IReadOnlyList<string> Costs)
 {
     /// <summary>How many things that speak against a way are told at most.</summary>
     private const int MostCosts = 4;
@@ -24,21 +25,21 @@ public sealed record GatewayVerdict(GatewaySchool Way, string Says, Known Can, d
             [
                 .. Enum.GetValues<GatewaySchool>()
                     .Where(w => w != GatewaySchool.Any)
-                    .Select(w => Of(w, Has(line, w), answer.Options[0], answer.Gateway.GetValueOrDefault(w))),
+                    .Select(w => Of(line, w, answer.Options[0], answer.Gateway.GetValueOrDefault(w))),
             ];
 
-    private static GatewayVerdict Of(GatewaySchool way, Known can, PlanOption first, PlanOption? with)
-    {
-        // What was found may be so, whatever the profile says.
-        var able = with is null ? can : Known.Yes;
-        return new(
+    private static GatewayVerdict Of(Box line, GatewaySchool way, PlanOption first, PlanOption? with) =>
+        new(
             way,
             SchoolWords.Of(way),
-            able,
-            with is null || able == Known.No ? null : Math.Round(with.Points - first.Points, 1),
+            // What was found may be so, whatever the profile says.
+            with is null
+                ? Has(line, way)
+                : Known.Yes,
+            PlanDepartures.OfGateway(new(first.Site, first.SetUp), first.Roles, line.Id) == way,
+            with is null ? null : Math.Round(with.Points - first.Points, 1),
             with is null ? [] : [.. Against(first, with).Take(MostCosts)]
         );
-    }
 
     private static IEnumerable<string> Against(PlanOption first, PlanOption with)
     {

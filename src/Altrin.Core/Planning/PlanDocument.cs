@@ -27,7 +27,7 @@ public sealed record PlanDocument(
     /// <summary>Of what was found, and what is proposed.</summary>
     public static PlanDocument Of(Design found, PlanAnswer answer, bool isRunning = false) =>
         new(
-            [.. answer.Options.Select(o => OptionDocument.Of(o))],
+            [.. answer.Options.Select(OptionDocument.Of)],
             answer.Proven,
             answer.IsCut && !isRunning,
             isRunning,

@@ -166,6 +166,7 @@ internal sealed class PlanSearch
         var site = _task.Found.Site;
         foreach (var state in Picked(MostPolished))
         {
+            Proven++;
             List<PlanState> at = [State((state.Design with { Site = site }, state.Score.Effort))];
             while (at.Count > 0 && !IsCut)
             {

@@ -31,22 +31,20 @@ public sealed record PlanOption(
     /// </summary>
     public HomeFile ChosenIn(HomeFile home)
     {
-        IReadOnlyList<SetUp> setUps = [.. home.SetUps.Where(s => s.Name != SetUp.Name), SetUp];
         var before = home.Design(SetUp.Name);
-        var needed = setUps.SelectMany(s => s.Boxes).Select(b => b.Box).ToHashSet(StringComparer.Ordinal);
-        return new(
-            home.Site with
+        var planned = before is null ? home with { SetUps = [.. home.SetUps, SetUp] } : home.With(SetUp);
+        var needed = planned.SetUps.SelectMany(s => s.Boxes).Select(b => b.Box).ToHashSet(StringComparer.Ordinal);
+        return planned with
+        {
+            Site = home.Site with
             {
                 Boxes =
                 [
-                    .. home.Site.Boxes.Where(b =>
-                        !WishedGear.IsNamedByKind(b) || needed.Contains(b.Id) || before?.Setting(b.Id) is null
-                    ),
+                    .. home.Site.Boxes.Where(b => !WishedGear.IsNamedByKind(b) || needed.Contains(b.Id) || before?.Setting(b.Id) is null),
                     .. Bought.Where(b => home.Site.Boxes.All(o => o.Id != b.Id)),
                 ],
             },
-            home.SetUps.Any(s => s.Name == SetUp.Name) ? home.With(SetUp).SetUps : setUps
-        );
+        };
     }
 }
 

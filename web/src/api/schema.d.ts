@@ -1504,6 +1504,10 @@ export interface components {
             says: string;
             sure: boolean;
         };
+        BoxCaution: {
+            box: string;
+            says: string[];
+        };
         BoxDocument: {
             id: string;
             name: string;
@@ -2283,6 +2287,7 @@ export interface components {
             way: components["schemas"]["GatewaySchool"];
             says: string;
             can: components["schemas"]["Known"];
+            isFirst: boolean;
             /** Format: double */
             more: null | number;
             costs: string[];
@@ -4092,6 +4097,7 @@ export interface components {
         SurveyTable: "gear" | "places" | "devices" | "cables";
         SurveyView: {
             gaps: components["schemas"]["SurveyGap"][];
+            cautions: components["schemas"]["BoxCaution"][];
             cables: components["schemas"]["CableCheck"][];
             newer: components["schemas"]["NewerProfile"][];
             service: string;

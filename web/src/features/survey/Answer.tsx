@@ -33,7 +33,8 @@ export function Answer({ state, view, options, error, tools, choose }: Props) {
   }
   const { site } = state.design;
   const planned = state.setUps.includes("planned");
-  const spares = options.data?.spares ?? [];
+  // What is to be known of a box does not wait for the options.
+  const others = [...new Set([...(options.data?.spares ?? []), ...view.waking, ...view.cautions].map((b) => b.box))];
   return (
     <Box display="grid" gap="4">
       <Box as="section" aria-label="Is anything needed at all">
@@ -115,28 +116,16 @@ export function Answer({ state, view, options, error, tools, choose }: Props) {
           )}
         </Box>
       </Fold>
-      {spares.length > 0 && (
+      {others.length > 0 && (
         <Box as="section" aria-label="What the other boxes are good for">
           <chakra.h2 fontSize="md">What the other boxes are good for</chakra.h2>
           <Box as="ul" display="grid" gap="1.5" mt="1" fontSize="sm">
-            {spares.map((s) => (
-              <li key={s.box}>
-                <Button variant="quiet" px="0" py="0" minH="6" onClick={() => choose(s.box)}>
-                  {nameOf(state.design, s.box)}
+            {others.map((box) => (
+              <li key={box}>
+                <Button variant="quiet" px="0" py="0" minH="6" onClick={() => choose(box)}>
+                  {nameOf(state.design, box)}
                 </Button>{" "}
-                <Worth of={s} />
-                {view.waking
-                  .filter((w) => w.box === s.box)
-                  .map((w) => (
-                    <Box key={w.box} color="ochre" fontWeight="600">
-                      <Said text={w.says} />
-                    </Box>
-                  ))}
-                {s.reasons.map((r) => (
-                  <Box key={r} color="muted">
-                    <Said text={r} />
-                  </Box>
-                ))}
+                <Worth of={options.data?.spares.find((s) => s.box === box)} view={view} box={box} />
               </li>
             ))}
           </Box>

@@ -6,7 +6,6 @@ import { Button, Select } from "../../ui/controls";
 import { DraftInput } from "../../ui/DraftInput";
 import { Fold } from "../../ui/Fold";
 import { Labelled } from "../../ui/pieces";
-import { Said } from "../../ui/Said";
 import { Tick } from "../../ui/Tick";
 import { keysOf, knownWords, lineServiceWords, modeWords } from "../../ui/words";
 import { WordSelect } from "../../ui/WordSelect";
@@ -59,13 +58,6 @@ export function BoxSheet({
         {box.profile.name}
         {atLine && " · the box at the internet line"}
       </Box>
-      {view?.waking
-        .filter((w) => w.box === box.id)
-        .map((w) => (
-          <Box key={w.box} color="ochre" fontWeight="600" fontSize="sm">
-            {w.says}
-          </Box>
-        ))}
       {newer && (
         <Flex bg="clay.1" rounded="md" px="2" py="1" gap="2" align="center" wrap="wrap" fontSize="sm">
           <span>The shelf has a later edition of this kind.</span>
@@ -229,16 +221,9 @@ export function BoxSheet({
           </Flex>
         </chakra.fieldset>
       </Section>
-      {spare && (
-        <Box fontSize="sm">
-          <Worth of={spare} />
-          <Box as="ul" display="grid" gap="1" aria-label="What it is good for">
-            {spare.reasons.map((r) => (
-              <li key={r}>
-                <Said text={r} />
-              </li>
-            ))}
-          </Box>
+      {!atLine && (
+        <Box fontSize="sm" as="section" aria-label="What it is good for">
+          <Worth box={box.id} of={spare} view={view} />
         </Box>
       )}
       <Fold title="What its kind does">

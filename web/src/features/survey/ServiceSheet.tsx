@@ -185,7 +185,7 @@ export function ServiceSheet({
                   {w.says}
                   {w.more !== null && (
                     <chakra.span color="muted">
-                      {w.more === 0 ? ": the first option" : `: ${pointsText(w.more)} points more. ${w.costs.join(" ")}`}
+                      {w.isFirst ? ": the first option" : `: ${pointsText(w.more)} points more. ${w.costs.join(" ")}`}
                     </chakra.span>
                   )}
                 </span>

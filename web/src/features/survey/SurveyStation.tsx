@@ -33,11 +33,11 @@ type Part = keyof typeof parts;
 export default function SurveyStation({ state, tools }: { state: JobState; tools: JobTools }) {
   const [{ part, thing }, show] = useShown(["part", "thing"]);
   const survey = useSurvey(state);
-  // What is typed is proven first; the search for options comes after it.
-  const options = useOptions(state, survey.data !== undefined && !survey.isPlaceholderData).answer;
   const wide = useWide();
   const sheet = useRef<HTMLDivElement>(null);
   const chosen: Part = part !== null && part in parts ? (part as Part) : "here";
+  // What is typed is proven first; the search for options comes after it, where it is shown.
+  const options = useOptions(state, chosen === "here" && survey.data !== undefined && !survey.isPlaceholderData).answer;
   const choose = (id: string | null) => {
     show({ thing: id });
     // On a narrow screen the sheet stands below the lists: go there.

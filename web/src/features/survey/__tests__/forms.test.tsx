@@ -71,9 +71,10 @@ describe("The internet service", () => {
   it("says what the box at the line can become, and at which price", () => {
     const plan = {
       gateway: [
-        { way: "bridge", says: "bridge mode", can: "yes", more: 114.7, costs: ["Hall gateway: its Wi-Fi stops."] },
-        { way: "staysRouter", says: "router, own boxes are access points", can: "yes", more: 0, costs: [] },
-        { way: "mapping", says: "public-address mapping", can: "no", more: null, costs: [] },
+        { way: "bridge", says: "bridge mode", can: "yes", isFirst: false, more: 114.7, costs: ["Hall gateway: its Wi-Fi stops."] },
+        { way: "staysRouter", says: "router, own boxes are access points", can: "yes", isFirst: true, more: 0, costs: [] },
+        { way: "dmz", says: "router with a DMZ host", can: "yes", isFirst: false, more: 0, costs: [] },
+        { way: "mapping", says: "public-address mapping", can: "no", isFirst: false, more: null, costs: [] },
       ],
     } as Partial<Schemas["PlanDocument"]> as Schemas["PlanDocument"];
     show(<ServiceSheet state={withService({})} view={undefined} plan={plan} tools={jobTools()} />);
@@ -81,6 +82,7 @@ describe("The internet service", () => {
     expect(said.map((s) => s.textContent)).toEqual([
       "it canbridge mode: 114.7 points more. Hall gateway: its Wi-Fi stops.",
       "it canrouter, own boxes are access points: the first option",
+      "it canrouter with a DMZ host: 0 points more. ",
       "it cannotpublic-address mapping",
     ]);
   });

@@ -10,7 +10,6 @@ import { demo } from "../../shared/__tests__/demo";
 import { profileRows } from "../../shelf/ProfileFacts";
 import { SecretField } from "../../shared/SecretField";
 import type { JobTools } from "../../shared/jobTools";
-import { Answer } from "../Answer";
 import { BoxSheet } from "../BoxSheet";
 import { CountrySelect } from "../../shared/CountrySelect";
 import { QuickField } from "../QuickField";
@@ -18,6 +17,7 @@ import { SettingsToday } from "../SettingsToday";
 import { StoredHere } from "../StoredHere";
 import { PlaceSheet } from "../ThingSheets";
 import { jobState, jobTools } from "../../shared/__tests__/fixtures";
+import { plan, view } from "./surveyed";
 
 const { design, proof } = demo();
 const state = jobState({ job: { id: 7 }, revision: 3, setUps: ["found"], design, proof });
@@ -196,36 +196,6 @@ describe("A key", () => {
   });
 });
 
-const plan: Schemas["PlanDocument"] = {
-  options: [],
-  proven: 3,
-  isCut: false,
-  isRunning: false,
-  canBecome: [],
-  first: { kind: "oneCable", sentence: "One cable to Study is enough.", reasons: ["Study is far."] },
-  spares: [{ box: "old-router", worth: "leave", for: "access-point mode, Study", reasons: ["It is a relic."] }],
-  gateway: [],
-};
-const options = (data: Schemas["PlanDocument"] | undefined, error: Error | null = null) => ({
-  data,
-  error,
-  isPlaceholderData: false,
-  refetch: vi.fn(),
-});
-
-const view: Schemas["SurveyView"] = {
-  gaps: [{ subject: "hall-gateway", what: "Its label is not read.", how: "Turn it over." }],
-  cables: [],
-  newer: [],
-  service: "fibre",
-  needs: [],
-  changing: [],
-  air: [],
-  settings: [],
-  waking: [],
-  house: { name: null, password: null },
-};
-
 describe("Corrections", () => {
   // One gesture, one member: whatever else the page read earlier is not sent back.
   it.each<[string, string, Correction]>([
@@ -373,48 +343,8 @@ describe("The air in a place", () => {
   });
 });
 
-describe("What it adds up to", () => {
-  it("says the answer, what is not known with how to find out, and why a box is left off", () => {
-    const [choose, startPlan] = [vi.fn(), vi.fn()];
-    show(<Answer state={state} view={view} options={options(plan)} error={null} tools={jobTools({ startPlan })} choose={choose} />);
-    expect(screen.getByRole("heading", { name: "One cable to Study is enough." })).toBeVisible();
-    expect(screen.queryByText(/So far/)).toBeNull();
-    expect(screen.getByText("Leave it off")).toBeVisible();
-    fireEvent.click(screen.getByText("Its label is not read."));
-    expect(choose).toHaveBeenCalledWith("hall-gateway");
-    expect(screen.getByText("It is a relic.")).toBeVisible();
-    fireEvent.click(screen.getByText("Start the plan from what was found"));
-    expect(startPlan).toHaveBeenCalledOnce();
-  });
-
-  it("offers the comparison once there is a plan", () => {
-    show(
-      <Answer
-        state={{ ...state, setUps: ["found", "planned"] }}
-        view={view}
-        options={options(plan)}
-        error={null}
-        tools={jobTools()}
-        choose={vi.fn()}
-      />,
-    );
-    const link = screen.getByRole("link", { name: "Compare what was found with the plan" });
-    expect(link.getAttribute("href")).toContain("before=3.found&after=3.planned");
-    expect(screen.getByRole("link", { name: "See the options" }).getAttribute("href")).toContain("plan?options");
-  });
-
-  // What is not known yet stands there before the search has come to anything, and when it fails.
-  it.each([
-    ["Working out what each box could become", options(undefined)],
-    ["So far: the search for options goes on.", options({ ...plan, isRunning: true })],
-    ["The options cannot be worked out.", options(undefined, new Error("The server is busy."))],
-  ])("says %s", (says, asked) => {
-    show(<Answer state={state} view={view} options={asked} error={null} tools={jobTools()} choose={vi.fn()} />);
-    expect(screen.getByText(new RegExp(says))).toBeVisible();
-    expect(screen.getByText("Its label is not read.")).toBeVisible();
-  });
-
-  it("a kind's facts leave out what was not found out", () => {
+describe("The facts of a kind", () => {
+  it("leave out what was not found out", () => {
     const old = there(design.site.boxes.find((b) => b.id === "old-router"));
     const settings = [{ setting: "wdsPeers" as const, words: "WDS peers", modes: ["router" as const] }];
     const rows = new Map(profileRows(old.profile, settings));
