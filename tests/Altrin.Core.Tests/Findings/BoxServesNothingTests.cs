@@ -30,6 +30,19 @@ public sealed class BoxServesNothingTests() : RuleTests("box-serves-nothing")
         One(Home.WithGateway().Point("point"), Severity.Concern, "point");
     }
 
+    /// <summary>A further router with its Wi-Fi off and nothing behind it serves nothing; the one at the line is the home's way out.</summary>
+    [Fact]
+    public void A_dark_router_behind_a_router_is_found()
+    {
+        static Home Inner() => Home.WithGateway().Wired("a", "gw/lan1").Router("in", "192.168.9.1/24").Cable("gw/lan2", "in/wan");
+        static Home Dark() => Inner().Edit<RouterMode>("in", m => m with { Wifi = [.. m.Wifi.Select(r => r with { On = false })] });
+        None(Inner().Wifi("phone", "in"));
+        Assert.Equal("in serves nothing", One(Dark(), Severity.Concern, "in").Idle);
+        Cured(Dark(), "in is not in use");
+        None(Dark().Wired("tv", "in/lan1"));
+        None(Home.WithGateway().Edit<RouterMode>("gw", m => m with { Wifi = [.. m.Wifi.Select(r => r with { On = false })] }));
+    }
+
     /// <summary>A repeater that joins nothing has a finding of its own, and a router without a cable too.</summary>
     [Fact]
     public void Boxes_with_a_finding_of_their_own_have_no_second_one()

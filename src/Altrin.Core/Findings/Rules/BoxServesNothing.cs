@@ -3,7 +3,7 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Findings.Rules;
 
-/// <summary>A box in use that is connected to nothing, or an access point that sends nothing.</summary>
+/// <summary>A box in use that is connected to nothing, or an access point or further router that sends nothing and serves no cable.</summary>
 public static class BoxServesNothing
 {
     /// <summary>The rule.</summary>
@@ -11,7 +11,7 @@ public static class BoxServesNothing
         new(
             "box-serves-nothing",
             "serves nothing",
-            "A box in use is connected to nothing, or an access point has its Wi-Fi off and nothing plugged in.",
+            "A box in use is connected to nothing, or an access point or a further router has its Wi-Fi off and nothing plugged in.",
             "It takes power and serves no device, and in a later search for a fault it is taken for a part of the network.",
             "common practice",
             Judge
@@ -19,11 +19,16 @@ public static class BoxServesNothing
 
     private static IEnumerable<Finding> Judge(Evidence e)
     {
-        foreach (var box in e.Design.SetUp.Boxes.Where(b => b.Mode is not (RouterMode or BridgeMode)))
+        foreach (var box in e.Design.SetUp.Boxes.Where(b => b.Mode is not BridgeMode))
         {
             var cables = e.Design.SetUp.Cables.Count(c => c.Ends(box.Box));
             var radio = box.Mode.Joins is not null || box.Mode is SatelliteMode;
             var (name, own) = (e.Name(box.Box), e.Design.Box(box.Box)!.Profile.Radios);
+            // The box at the line is the home's way out, whatever hangs at it today.
+            if (box.Mode is RouterMode && (cables == 0 || e.Design.SetUp.Cables.Any(c => c.Ends(box.Box) && c.Ends(PortRef.Street))))
+            {
+                continue;
+            }
             if (cables == 0 && !radio)
             {
                 yield return Of(
@@ -34,7 +39,7 @@ public static class BoxServesNothing
                 );
             }
             else if (
-                box.Mode is AccessPointMode or RepeaterMode
+                box.Mode is AccessPointMode or RepeaterMode or RouterMode
                 && own.Count > 0
                 && cables < (radio ? 1 : 2)
                 && box.Mode.Radios.All(r => !r.On)
@@ -48,6 +53,9 @@ public static class BoxServesNothing
                             $"Switch the Wi-Fi of {name} on",
                             [.. box.Mode.Radios.Select(r => new SetRadio(box.Box, r.Radio, Partial<RadioSetting>.With(s => s.On, true)))]
                         ),
+                        .. box.Mode is RouterMode
+                            ? [Cures.Hopeful($"{name} is not in use", new TakeOutOfUse(box.Box))]
+                            : Array.Empty<Remedy>(),
                     ],
                     []
                 );
