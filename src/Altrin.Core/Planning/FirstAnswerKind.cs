@@ -21,7 +21,7 @@ public enum FirstAnswerKind
     /// <summary>Settings have to be set right, and nothing else.</summary>
     Settings,
 
-    /// <summary>One cable more.</summary>
+    /// <summary>One cable more, or in another port, and nothing else.</summary>
     OneCable,
 
     /// <summary>One box with radios more, with whatever leads to it and feeds it.</summary>
@@ -54,7 +54,7 @@ internal static class FirstAnswerKinds
                 ? added.Count(b => design.Box(b.Box)!.Profile.Radios.Count > 0) == 1 ? FirstAnswerKind.OneAccessPoint
                     : FirstAnswerKind.Plan
             : cables > 0
-                ? cables == 1 ? FirstAnswerKind.OneCable
+                ? cables == 1 && changes.All(c => c is Patch or Unpatch) ? FirstAnswerKind.OneCable
                     : FirstAnswerKind.Plan
             : changes.All(c => c is SetRadio or JoinWifi or SetUplink) ? FirstAnswerKind.Rename
             : FirstAnswerKind.Settings;
