@@ -26,7 +26,7 @@ public sealed record DesignDocument
     public required SiteDocument Site { get; init; }
 
     /// <summary>What is chosen: 1 to 20 set-ups with names of their own.</summary>
-    [Required, MinLength(1), MaxLength(20)]
+    [Required, MinLength(1), MaxLength(HomeFile.MostSetUps)]
     public required IReadOnlyList<SetUpDocument> SetUps { get; init; }
 
     /// <summary>Keys and passwords by reference; only in a file that was asked to hold them. Since version 5.</summary>

@@ -45,6 +45,7 @@ public sealed class EditTests
         {
             var dice = new Random(seed + 9000);
             var home = Seeded(seed);
+            home = home with { SetUps = [.. home.SetUps, home.SetUps[0] with { Name = "kept-for-later" }] };
             for (var act = 0; act < 30; act++)
             {
                 var correction = CorrectionGenerator.Make(dice, home, ProfileFile.BuiltIn);

@@ -9,6 +9,10 @@ namespace Altrin.Testing;
 /// <summary>Corrects a home at random.</summary>
 public static class CorrectionGenerator
 {
+    /// <summary>A set-up that is neither the survey nor the plan, where there is one.</summary>
+    private static string Kept(HomeFile home) =>
+        home.SetUps.Select(s => s.Name).FirstOrDefault(n => n is not (HomeFile.FoundName or HomeFile.PlannedName)) ?? HomeFile.PlannedName;
+
     /// <summary>A random correction of a home: sensible, foolish and impossible ones.</summary>
     public static Correction Make(Random dice, HomeFile home, Shelf shelf)
     {
@@ -139,7 +143,8 @@ public static class CorrectionGenerator
                     _ => new ReachFromOutside("", Device(), Protocol.Tcp, dice.Next(0, 9000), Coin()),
                 }
             ),
-            12 => new StartPlan(),
+            // Where there is a plan already, something of the home's set-ups is taken off.
+            12 => home.SetUps.Any(s => s.Name == HomeFile.PlannedName) ? new RemoveSetUp(Kept(home)) : new StartPlan(),
             13 => new SetLabel(
                 Box(),
                 Some(

@@ -5,6 +5,9 @@ namespace Altrin.Core.Sites;
 /// <param name="SetUps">What is chosen, at least one.</param>
 public sealed record HomeFile(Site Site, IReadOnlyList<SetUp> SetUps)
 {
+    /// <summary>How many set-ups a home has at most.</summary>
+    public const int MostSetUps = 20;
+
     /// <summary>The name of the set-up that a survey records.</summary>
     public const string FoundName = "found";
 

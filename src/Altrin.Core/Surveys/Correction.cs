@@ -30,6 +30,7 @@ namespace Altrin.Core.Surveys;
 [JsonDerivedType(typeof(KeepSpeed), "keepSpeed")]
 [JsonDerivedType(typeof(Remove), "remove")]
 [JsonDerivedType(typeof(StartPlan), "startPlan")]
+[JsonDerivedType(typeof(RemoveSetUp), "removeSetUp")]
 public abstract record Correction
 {
     /// <summary>The home after the act, or why it cannot be made.</summary>

@@ -146,6 +146,15 @@ public sealed class CorrectionTests
         var begun = Apply(new(design.Site, [design.SetUp with { Name = "found" }]), new StartPlan());
         Assert.Empty(Difference.Between(begun.Site, begun.SetUps[0], begun.SetUps[1]).Changes);
         Assert.Contains("a plan already", Refused(begun, new StartPlan()), StringComparison.Ordinal);
+        var kept = begun with { SetUps = [.. begun.SetUps, design.SetUp with { Name = "attic-later" }] };
+        Assert.Equal(["found", "planned"], Apply(kept, new RemoveSetUp("attic-later")).SetUps.Select(s => s.Name));
+        Assert.Equal("The set-up 'found' stays; undo takes a plan back.", Refused(kept, new RemoveSetUp("found")));
+        Assert.Equal("There is no set-up 'attic'.", Refused(kept, new RemoveSetUp("attic")));
+        Assert.Contains(
+            "one set-up at least",
+            Refused(new(design.Site, [design.SetUp with { Name = "a" }]), new RemoveSetUp("a")),
+            StringComparison.Ordinal
+        );
         var moved = begun.With(new SetLanAddress("gw", Home.Own("10.0.0.1/24")).ApplyTo(begun.Design("planned")!).Value);
         Assert.Equal("192.168.8.1/24", $"{((RouterMode)moved.Design("found")!.Mode("gw")!).Lan}");
     }
@@ -310,7 +319,7 @@ public sealed class CorrectionTests
                 .Assembly.GetTypes()
                 .Where(t => t.IsSubclassOf(typeof(Correction)))
                 .Select(t => t.Name)
-                .Where(n => n != nameof(StartPlan))
+                .Where(n => n is not (nameof(StartPlan) or nameof(RemoveSetUp)))
                 .Order(StringComparer.Ordinal),
             seen.Order(StringComparer.Ordinal)
         );
