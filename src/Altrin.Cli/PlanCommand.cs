@@ -29,6 +29,12 @@ internal static class PlanCommand
             AllowMultipleArgumentsPerToken = true,
         };
         var way = WayOption.Make();
+        var weight = new Option<string[]>("--weight")
+        {
+            Description =
+                $"What counts how much against an option, in points, once for each: {string.Join(", ", WeightText.Known)} (docs/planning.md).",
+            HelpName = "NAME=POINTS",
+        };
         var buys = new Option<bool>("--nothing-to-buy") { Description = "Plans with what is there, also where needs are not met by it." };
         var whyNot = new Option<string?>("--why-not")
         {
@@ -42,6 +48,7 @@ internal static class PlanCommand
             json,
             write,
             way,
+            weight,
             buys,
             whyNot,
         };
@@ -49,10 +56,17 @@ internal static class PlanCommand
             (parsed, stop) =>
                 Task.FromResult(
                     WayOption.Read(parsed.GetValue(way) ?? [], errors) is not { } ways
+                    || Weights(parsed.GetValue(weight) ?? [], errors) is not { } weights
                     || DesignSource.Home(parsed.GetValue(file)!, input, errors) is not { } home
                     || DesignSource.SetUp(home, parsed.GetValue(setUp) ?? home.AsFound().SetUp.Name, errors) is not { } found
                         ? ExitCode.BadInput
-                    : new PlanTask(found) { Ways = ways, Shelf = parsed.GetValue(buys) ? [] : ProfileFile.BuiltIn.Profiles } is var task
+                    : new PlanTask(found)
+                    {
+                        Ways = ways,
+                        Weights = weights,
+                        Shelf = parsed.GetValue(buys) ? [] : ProfileFile.BuiltIn.Profiles,
+                    }
+                        is var task
                     && parsed.GetValue(whyNot) is { } asked
                         ? Ask(task, home, asked, parsed.GetValue(json), parsed.GetValue(write) ?? [], stop)
                     : Print(Planner.Plan(task, stop: stop), found, home, parsed.GetValue(json), parsed.GetValue(write) ?? [])
@@ -112,6 +126,14 @@ internal static class PlanCommand
             else
             {
                 Tables(answer.Options);
+                foreach (var need in NeedNotReached.Of(answer))
+                {
+                    output.WriteLine($"No option meets: {need.Asked}. {need.Why}");
+                    foreach (var would in need.Would)
+                    {
+                        output.WriteLine($"  {would}");
+                    }
+                }
                 output.WriteLine(
                     $"{answer.Proven} set-ups were proven{(answer.IsCut ? "; the search was cut short, and these are the best so far" : "")}."
                 );
@@ -171,15 +193,31 @@ internal static class PlanCommand
             {
                 output.WriteLine($"{i + 1}. {option.Verdict}");
             }
-            foreach (var (option, i) in documents.Select((d, i) => (d, i)).Where(d => d.d.Departures.Count > 0))
+            List("departs from your way of working", documents.Select(d => d.Departures));
+            List("is not for tonight; ask the provider first", documents.Select(d => d.NotTonight));
+        }
+
+        void List(string says, IEnumerable<IReadOnlyList<string>> lines)
+        {
+            foreach (var (of, i) in lines.Select((l, i) => (l, i)).Where(l => l.l.Count > 0))
             {
-                output.WriteLine($"Option {i + 1} departs from your way of working:");
-                foreach (var said in option.Departures)
+                output.WriteLine($"Option {i + 1} {says}:");
+                foreach (var said in of)
                 {
                     output.WriteLine($"  {said}");
                 }
             }
         }
+    }
+
+    private static PlanWeights? Weights(IReadOnlyList<string> typed, TextWriter errors)
+    {
+        var read = WeightText.Of(typed);
+        if (!read.Ok)
+        {
+            errors.WriteLine($"altrin: --weight {read.Error}");
+        }
+        return read.Ok ? read.Value : null;
     }
 
     private static int Status(IReadOnlyList<PlanOption> options) =>

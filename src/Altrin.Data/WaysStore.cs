@@ -1,3 +1,4 @@
+using Altrin.Core.Planning;
 using Altrin.Core.Procedures;
 using Altrin.Formats;
 using Microsoft.EntityFrameworkCore;
@@ -6,9 +7,11 @@ namespace Altrin.Data;
 
 /// <summary>How the installer goes about a job.</summary>
 /// <param name="Ways">What counts in the job.</param>
-/// <param name="Mine">What counts where a job says nothing.</param>
-/// <param name="Own">What the job says, each as a name, an equals sign and a value.</param>
-public sealed record JobWays(Ways Ways, Ways Mine, IReadOnlyList<string> Own);
+/// <param name="Weights">What each thing that speaks against options counts in it.</param>
+/// <param name="Mine">What counts where nothing is said: of a job, the installer's way in every job; of that, what is usual.</param>
+/// <param name="MyWeights">The weights where nothing is said.</param>
+/// <param name="Own">What is said, each as a name, an equals sign and a value.</param>
+public sealed record JobWays(Ways Ways, PlanWeights Weights, Ways Mine, PlanWeights MyWeights, IReadOnlyList<string> Own);
 
 /// <summary>The installer's way of working, and where a job goes another one.</summary>
 public sealed class WaysStore(Writing writing)
@@ -19,8 +22,10 @@ public sealed class WaysStore(Writing writing)
     public async Task<JobWays> Of(long? job, CancellationToken cancel)
     {
         var rows = await context.Ways.AsNoTracking().Where(w => w.JobId == null || w.JobId == job).ToListAsync(cancel);
-        var (mine, own) = (Texts(rows.Find(r => r.JobId is null)), Texts(job is null ? null : rows.Find(r => r.JobId == job)));
-        return new(Read([.. mine, .. own]), Read(mine), own);
+        IReadOnlyList<string> mine = job is null ? [] : Texts(rows.Find(r => r.JobId is null));
+        var own = Texts(rows.Find(r => r.JobId == job));
+        var (all, usual) = (Read([.. mine, .. own]), Read(mine));
+        return new(all.Ways, all.Weights, usual.Ways, usual.Weights, own);
     }
 
     /// <summary>
@@ -29,12 +34,12 @@ public sealed class WaysStore(Writing writing)
     /// <returns>Why nothing was kept; null where it was.</returns>
     public async Task<string?> Put(long? job, IReadOnlyList<string> ways, CancellationToken cancel)
     {
-        var read = WayText.Of(ways);
-        if (!read.Ok)
+        var (schools, weights) = (WayText.Of(ways.Where(w => !WeightText.Names(w))), WeightText.Of(ways.Where(WeightText.Names)));
+        if (!schools.Ok || !weights.Ok)
         {
-            return read.Error;
+            return schools.Ok ? weights.Error : schools.Error;
         }
-        var text = string.Join('\n', WayText.Tidy(read.Value, ways));
+        var text = string.Join('\n', [.. WayText.Tidy(schools.Value, ways), .. WeightText.Tidy(weights.Value, ways)]);
         await writing.Do(
             async () =>
             {
@@ -57,9 +62,11 @@ public sealed class WaysStore(Writing writing)
 
     private static string[] Texts(WaysEntity? row) => row is null or { Text: "" } ? [] : row.Text.Split('\n');
 
-    private static Ways Read(IReadOnlyList<string> texts)
+    private static (Ways Ways, PlanWeights Weights) Read(IReadOnlyList<string> texts)
     {
-        var read = WayText.Of(texts);
-        return read.Ok ? read.Value : throw new InvalidDataException($"The way of working cannot be read: {read.Error}");
+        var (schools, weights) = (WayText.Of(texts.Where(t => !WeightText.Names(t))), WeightText.Of(texts.Where(WeightText.Names)));
+        return schools.Ok && weights.Ok
+            ? (schools.Value, weights.Value)
+            : throw new InvalidDataException($"The way of working cannot be read: {(schools.Ok ? weights.Error : schools.Error)}");
     }
 }

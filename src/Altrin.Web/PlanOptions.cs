@@ -86,6 +86,6 @@ internal sealed class PlanOptions(Proofs proofs, TimeProvider time) : IDisposabl
     private static string Key(PlanTask task)
     {
         var kinds = string.Join(',', task.Shelf.Select(p => $"{p.ShelfId}/{p.Edition}"));
-        return $"{task.Ways} {kinds} {DesignFile.Write(new HomeFile(task.Found.Site, [task.Found.SetUp]))}";
+        return $"{task.Ways} {task.Weights} {kinds} {DesignFile.Write(new HomeFile(task.Found.Site, [task.Found.SetUp]))}";
     }
 }

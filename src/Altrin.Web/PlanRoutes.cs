@@ -25,11 +25,12 @@ internal readonly record struct WhyNotQuestion(
     CancellationToken Cancel
 );
 
-/// <summary>An option that becomes the plan: one of those shown, or the one that was asked for.</summary>
+/// <summary>An option that becomes the plan, or is kept beside it: one of those shown, or the one that was asked for.</summary>
 /// <param name="Number">Its number, from 1; null for one that was asked for.</param>
 /// <param name="Box">The box that was asked about; null for one of those shown.</param>
 /// <param name="As">What it was to become.</param>
-internal sealed record ChosenOption(int? Number = null, string? Box = null, RoleKind? As = null);
+/// <param name="KeepAs">What it is called where it is kept as one more set-up; null where it becomes the plan.</param>
+internal sealed record ChosenOption(int? Number = null, string? Box = null, RoleKind? As = null, string? KeepAs = null);
 
 /// <summary>The home with an option, for the drawing.</summary>
 /// <param name="Design">The home with the option as its only set-up.</param>
@@ -154,7 +155,8 @@ internal static class PlanRoutes
     }
 
     /// <summary>
-    /// An option becomes the set-up "planned", in one revision. A plan that stands is replaced: undo brings it back. What was found stays.
+    /// An option becomes the set-up "planned", in one revision, or is kept beside it by name. A plan that stands is replaced: undo brings it
+    /// back. What was found stays.
     /// </summary>
     private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Choose(
         [AsParameters] HeadRequest asked,
@@ -176,7 +178,7 @@ internal static class PlanRoutes
             }
             var answer = await options.Ask(asked.Id, taskOf(seen.Home), box, wanted, asked.Cancel);
             return answer.Option is { } option
-                ? await Commit(asked, _ => option, $"{seen.Home.AsFound().NameOf(box)} as asked for becomes the plan")
+                ? await Commit(asked, _ => option, $"{seen.Home.AsFound().NameOf(box)} as asked for", chosen.KeepAs)
                 : Problems.Field("/as", $"{wanted}", answer.Because!);
         }
         // Worked out before the turn of the job is taken; what is committed below finds it there.
@@ -190,23 +192,27 @@ internal static class PlanRoutes
                     && same.Count >= number
                         ? same[number - 1]
                         : null,
-                $"Option {number} becomes the plan"
+                $"Option {number}",
+                chosen.KeepAs
             );
     }
 
-    /// <summary>Commits a set-up as the plan; where what was found is another by now, that is said instead.</summary>
+    /// <summary>Commits a set-up as the plan, or beside it; where what was found is another by now, that is said instead.</summary>
     private static Task<Results<Ok<JobState>, ProblemHttpResult>> Commit(
         HeadRequest asked,
         Func<JobHead, PlanOption?> planned,
-        string says
+        string says,
+        string? keepAs
     ) =>
         HeadRoutes.CommitHome(
             asked,
             HomeFile.PlannedName,
             head =>
-                planned(head) is { } option
-                    ? ((option.ChosenIn(head.Home), says), null)
-                    : (null, Problems.Field("/number", "an option of what was found before", "Options of what is found now are expected.")),
+                planned(head) is not { } option
+                    ? (null, Problems.Field("/number", "an option of what was found before", "Options of what is found now are expected."))
+                : keepAs is null ? ((option.ChosenIn(head.Home), $"{says} becomes the plan"), null)
+                : option.KeptIn(head.Home, keepAs) is var kept && kept.Ok ? ((kept.Value, $"{says} is kept as '{keepAs}'"), null)
+                : (null, Problems.Field("/keepAs", keepAs, kept.Error)),
             narrow: false
         );
 

@@ -10,8 +10,14 @@ internal sealed class PlanTasks(WaysStore ways, ShelfStore shelf)
     /// <summary>Makes the task of each state of a job.</summary>
     public async Task<Func<HomeFile, PlanTask>> Of(long job, CancellationToken cancel)
     {
-        var mine = (await ways.Of(job, cancel)).Ways;
+        var mine = await ways.Of(job, cancel);
         var kinds = (await shelf.Read(cancel)).Profiles;
-        return home => new(home.AsFound()) { Ways = mine, Shelf = kinds };
+        return home =>
+            new(home.AsFound())
+            {
+                Ways = mine.Ways,
+                Weights = mine.Weights,
+                Shelf = kinds,
+            };
     }
 }

@@ -8,16 +8,27 @@ namespace Altrin.Web;
 
 /// <summary>How the installer goes about it.</summary>
 /// <param name="Ways">What counts.</param>
-/// <param name="Mine">What counts where a job says nothing.</param>
-/// <param name="Own">What the job says, each as a name, an equals sign and a value.</param>
+/// <param name="Mine">What counts where nothing is said: of a job, the installer's way in every job; of that, what is usual.</param>
+/// <param name="Own">What is said, each as a name, an equals sign and a value.</param>
 /// <param name="Schools">What can be chosen, with what speaks for each.</param>
-internal sealed record WaysView(Ways Ways, Ways Mine, IReadOnlyList<string> Own, IReadOnlyList<SchoolDocument> Schools)
+/// <param name="Weights">What each thing that speaks against options counts.</param>
+internal sealed record WaysView(
+    Ways Ways,
+    Ways Mine,
+    IReadOnlyList<string> Own,
+    IReadOnlyList<SchoolDocument> Schools,
+    IReadOnlyList<WeightDocument> Weights
+)
 {
-    public static WaysView Of(JobWays ways) => new(ways.Ways, ways.Mine, ways.Own, SchoolDocument.All);
+    public static WaysView Of(JobWays ways) =>
+        new(ways.Ways, ways.Mine, ways.Own, SchoolDocument.All, WeightDocument.Of(ways.Weights, ways.MyWeights));
 }
 
 /// <summary>Ways that are chosen.</summary>
-/// <param name="Ways">Each as a name, an equals sign and a value, such as "further=lanToLan"; what is not named is as usual.</param>
+/// <param name="Ways">
+/// Each as a name, an equals sign and a value, such as "further=lanToLan", or the points of a weight, such as "radioHop=40"; what is not
+/// named is as usual.
+/// </param>
 internal sealed record WaysRequest([property: MaxLength(WaysRequest.Most)] IReadOnlyList<string> Ways)
 {
     /// <summary>How many are taken at once.</summary>

@@ -32,6 +32,16 @@ public sealed class PlanCommandTests
         Assert.False(json.RootElement.GetProperty("isCut").GetBoolean());
     }
 
+    /// <summary>What counts how much is typed, and what is no weight is refused with what is.</summary>
+    [Fact]
+    public void Weights_are_typed()
+    {
+        Assert.NotEqual(Run(null, "plan", Routers).Output, Run(null, "plan", Routers, "--weight", "minute=9").Output);
+        var (status, output, errors) = Run(null, "plan", Routers, "--weight", "minutes=9");
+        Assert.Equal((ExitCode.BadInput, ""), (status, output));
+        Assert.StartsWith("altrin: --weight 'minutes=9' is no weight; missed, ", errors, StringComparison.Ordinal);
+    }
+
     /// <summary>What is written is proven as it was told, and what was found is kept beside it.</summary>
     [Fact]
     public void An_option_is_written_as_the_plan()

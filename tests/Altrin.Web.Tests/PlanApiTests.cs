@@ -106,6 +106,33 @@ public sealed class PlanApiTests(RunningServer server) : IDisposable
         Assert.Equal((string?)option["verdict"], (string?)chosen["proof"]!["verdict"]!["sentence"]);
     }
 
+    /// <summary>An option is kept under a name beside the plan, in one revision, and taken off again; a name that is taken is refused.</summary>
+    [Fact]
+    public async Task An_option_is_kept_by_name()
+    {
+        var job = await NewJob();
+        var before = await Get($"{job}/design");
+        var (status, _) = await Post($"{job}/options/chosen", """{"number":2,"keepAs":"Attic, later"}""", "\"1\"");
+        Assert.Equal(HttpStatusCode.OK, status);
+        var after = await Get($"{job}/design");
+        Assert.Equal(["found", "planned", "one-network", "attic-later"], after["setUps"]!.AsArray().Select(s => (string)s!["name"]!));
+        Assert.All(Enumerable.Range(0, 3), i => Assert.True(JsonNode.DeepEquals(before["setUps"]![i], after["setUps"]![i])));
+        foreach (var taken in (string[])["attic LATER", "planned", "found", "???", ""])
+        {
+            var body = new JsonObject { ["number"] = 1, ["keepAs"] = taken }.ToJsonString();
+            var (refused, problem) = await Post($"{job}/options/chosen", body, "\"2\"");
+            Assert.Equal(HttpStatusCode.UnprocessableEntity, refused);
+            Assert.Equal("/keepAs", (string?)problem["errors"]![0]!["pointer"]);
+        }
+        var (removed, _) = await Post(
+            $"{job}/corrections",
+            """{"setUp":"planned","corrections":[{"kind":"removeSetUp","name":"attic-later"}]}""",
+            "\"2\""
+        );
+        Assert.Equal(HttpStatusCode.OK, removed);
+        Assert.True(JsonNode.DeepEquals(before["setUps"], (await Get($"{job}/design"))["setUps"]));
+    }
+
     /// <summary>What is drawn of an option is what becomes the plan.</summary>
     [Fact]
     public async Task An_option_is_drawn_as_it_would_be_the_plan()

@@ -63,6 +63,16 @@ public sealed class WaysApiTests : IDisposable
         Assert.Equal(("ifLoginUnknown", true), Said((await Get("/api/jobs/1/ways"))["ways"]!));
         Assert.Equal(("ifLoginUnknown", true), Said((await Get("/api/ways"))["ways"]!));
 
+        // What counts how much is kept beside it, in every job and in one.
+        Assert.Equal(HttpStatusCode.OK, (await Put("/api/ways", "gateway=bridge", "RadioHop = 40")).Status);
+        Assert.Equal(["gateway=bridge", "radioHop=40"], (await Get("/api/ways"))["own"]!.AsArray().Select(w => (string)w!));
+        var weighed = (await Put("/api/jobs/1/ways", "minute=2.5")).Body["weights"]!.AsArray();
+        Assert.Equal((40, 40), Points("radioHop"));
+        Assert.Equal((2.5, 1), Points("minute"));
+        (double, double) Points(string name) =>
+            weighed.Where(w => (string?)w!["name"] == name).Select(w => ((double)w!["points"]!, (double)w["mine"]!)).Single();
+        Assert.Equal(HttpStatusCode.OK, (await Put("/api/jobs/1/ways")).Status);
+
         // The demo home stays with its gateway as the router, and says that this is another way.
         var first = (await Get("/api/jobs/1/options"))["options"]![0]!;
         Assert.Equal(
@@ -75,6 +85,7 @@ public sealed class WaysApiTests : IDisposable
     [InlineData("/api/jobs/1/ways", HttpStatusCode.UnprocessableEntity, "is no way of working; reset=always", "speed=fast")]
     [InlineData("/api/ways", HttpStatusCode.UnprocessableEntity, "socket=true|false is.", "socket=perhaps")]
     [InlineData("/api/ways", HttpStatusCode.UnprocessableEntity, "is no way of working", "socket")]
+    [InlineData("/api/ways", HttpStatusCode.UnprocessableEntity, "points are expected, 0 to 10,000", "radioHop=20000")]
     [InlineData("/api/jobs/999999/ways", HttpStatusCode.NotFound, "no-job", "socket=false")]
     public async Task What_is_no_way_is_refused_and_nothing_kept(string path, HttpStatusCode status, string says, string way)
     {

@@ -6,6 +6,7 @@ import { NotHere } from "./ui/NotHere";
 import { Waiting } from "./ui/pieces";
 
 const ShelfScreen = lazy(() => import("./features/shelf/ShelfScreen"));
+const WaysScreen = lazy(() => import("./features/ways/WaysScreen"));
 const JobScreen = lazy(() => import("./features/job/JobScreen"));
 
 const router = createBrowserRouter([
@@ -15,6 +16,14 @@ const router = createBrowserRouter([
     element: (
       <Suspense fallback={<Waiting what="Opening the gear shelf" />}>
         <ShelfScreen />
+      </Suspense>
+    ),
+  },
+  {
+    path: "/ways",
+    element: (
+      <Suspense fallback={<Waiting what="Opening your way of working" />}>
+        <WaysScreen />
       </Suspense>
     ),
   },

@@ -23,7 +23,11 @@ internal static class PlanDepartures
         }
         if (line is not null)
         {
-            if (!ways.TouchesGateway && design.Setting(line)?.Mode is { } mode && !SameSettings(mode, task.Found.Mode(line)))
+            if (
+                !ways.TouchesGateway
+                && design.Setting(line)?.Mode is { } mode
+                && (task.Found.Mode(line) is not { } was || !SetUpKey.Alike(mode, was))
+            )
             {
                 yield return $"{design.NameOf(line)} is changed, which the gateway should not be.";
             }
@@ -48,9 +52,6 @@ internal static class PlanDepartures
             yield return said;
         }
     }
-
-    private static bool SameSettings(BoxMode mode, BoxMode? was) =>
-        was is not null && SetUpKey.Of(new BoxSetting("", mode)) == SetUpKey.Of(new BoxSetting("", was));
 
     private static bool IsRouter(Design design, string box) => design.Box(box)!.Profile is { Kind: BoxKind.Router or BoxKind.Gateway };
 

@@ -13,6 +13,7 @@ namespace Altrin.Core.Planning;
 /// <param name="First">Whether anything is needed at all.</param>
 /// <param name="Spares">What each box is good for that is not at the internet line.</param>
 /// <param name="Gateway">What the box at the internet line can become, the cleanest first.</param>
+/// <param name="NotMet">Needs that no option meets, with what would.</param>
 public sealed record PlanDocument(
     IReadOnlyList<OptionDocument> Options,
     int Proven,
@@ -21,7 +22,8 @@ public sealed record PlanDocument(
     IReadOnlyList<AskedBox> CanBecome,
     FirstAnswer First,
     IReadOnlyList<SpareVerdict> Spares,
-    IReadOnlyList<GatewayVerdict> Gateway
+    IReadOnlyList<GatewayVerdict> Gateway,
+    IReadOnlyList<NeedNotReached> NotMet
 )
 {
     /// <summary>Of what was found, and what is proposed.</summary>
@@ -39,7 +41,8 @@ public sealed record PlanDocument(
             ],
             FirstAnswer.Of(found, answer),
             SpareVerdict.Of(found, answer),
-            GatewayVerdict.Of(found, answer)
+            GatewayVerdict.Of(found, answer),
+            NeedNotReached.Of(answer)
         );
 }
 
@@ -61,6 +64,7 @@ public sealed record AskedRole(RoleKind Kind, string Says);
 /// <param name="Against">What speaks against it, counted and weighed.</param>
 /// <param name="Points">The sum of that; the fewer, the better.</param>
 /// <param name="Departures">Where it departs from the installer's way of working, a sentence each.</param>
+/// <param name="NotTonight">What the provider has to say or do first, a sentence each; empty for one that can be made at once.</param>
 public sealed record OptionDocument(
     VerdictKind Kind,
     string Verdict,
@@ -68,7 +72,8 @@ public sealed record OptionDocument(
     IReadOnlyList<OptionNeed> Needs,
     IReadOnlyList<OptionCount> Against,
     double Points,
-    IReadOnlyList<string> Departures
+    IReadOnlyList<string> Departures,
+    IReadOnlyList<string> NotTonight
 )
 {
     /// <summary>Of one option.</summary>
@@ -97,7 +102,8 @@ public sealed record OptionDocument(
             ],
             option.Score.Told(),
             Math.Round(option.Points, 1),
-            option.Departures
+            option.Departures,
+            option.Asked
         );
     }
 }

@@ -20,6 +20,7 @@ namespace Altrin.Core.Planning;
 /// <param name="FurtherNats">NATs on the way of the devices beyond the first, all together, and routers behind a router.</param>
 /// <param name="ApartFromKit">Nodes of a kit that are used apart from it.</param>
 /// <param name="Departures">Departures from the installer's way of working.</param>
+/// <param name="ProviderAsked">Things that the provider has to say or do first.</param>
 /// <param name="Effort">What it takes to get there.</param>
 public sealed record PlanScore(
     double Missed,
@@ -34,6 +35,7 @@ public sealed record PlanScore(
     int FurtherNats,
     int ApartFromKit,
     int Departures,
+    int ProviderAsked,
     PlanEffort Effort
 )
 {
@@ -60,39 +62,46 @@ public sealed record PlanScore(
     public IReadOnlyList<PriceItem> Price(PlanScore other, PlanWeights weights) =>
         [
             .. Counts(weights)
-                .Zip(other.Counts(weights), (a, b) =>
-                    new PriceItem(a.Says, Math.Round(a.Count - b.Count, 2), (a.Count - b.Count) * a.Weight)
-                )
+                .Zip(other.Counts(weights), (a, b) => new PriceItem(a.Says, Math.Round(a.Count - b.Count, 2), (a.Count - b.Count) * a.Each))
                 .Where(p => p.More != 0)
                 .OrderByDescending(p => p.Points),
         ];
 
-    private IEnumerable<double> Parts(PlanWeights weights) => Counts(weights).Select(c => c.Count * c.Weight);
+    private IEnumerable<double> Parts(PlanWeights weights) => Counts(weights).Select(c => c.Count * c.Each);
 
-    private IEnumerable<(string Says, double Count, double Weight)> Counts(PlanWeights w) =>
+    private IEnumerable<Counted> Counts(PlanWeights w) =>
         [
-            ("Needs not met, devices offline", Missed, w.Missed),
-            ("Findings: will not work", WillNotWork, w.WillNotWork),
-            ("Findings: concerns", Concerns, w.Concern),
-            ("Boxes without power", Unpowered, w.Unpowered),
-            ("Places with weak Wi-Fi", WeakPlaces, w.WeakPlace),
-            ("Places good for pages only", PagesPlaces, w.PagesPlace),
-            ("Service halved for devices", Halvings, w.HalfRate),
-            ("Radio links between boxes", RadioHops, w.RadioHop),
-            ("Radio links below -70 dBm", WeakLinks, w.WeakLink),
-            ("Further NATs", FurtherNats, w.FurtherNat),
-            ("Kit nodes apart from their kit", ApartFromKit, w.ApartFromKit),
-            ("Departures from your way", Departures, w.Departure),
+            new(nameof(w.Missed), "Needs not met, devices offline", Missed, w.Missed),
+            new(nameof(w.WillNotWork), "Findings: will not work", WillNotWork, w.WillNotWork),
+            new(nameof(w.Concern), "Findings: concerns", Concerns, w.Concern),
+            new(nameof(w.Unpowered), "Boxes without power", Unpowered, w.Unpowered),
+            new(nameof(w.WeakPlace), "Places with weak Wi-Fi", WeakPlaces, w.WeakPlace),
+            new(nameof(w.PagesPlace), "Places good for pages only", PagesPlaces, w.PagesPlace),
+            new(nameof(w.HalfRate), "Service halved for devices", Halvings, w.HalfRate),
+            new(nameof(w.RadioHop), "Radio links between boxes", RadioHops, w.RadioHop),
+            new(nameof(w.WeakLink), "Radio links below -70 dBm", WeakLinks, w.WeakLink),
+            new(nameof(w.FurtherNat), "Further NATs", FurtherNats, w.FurtherNat),
+            new(nameof(w.ApartFromKit), "Kit nodes apart from their kit", ApartFromKit, w.ApartFromKit),
+            new(nameof(w.Departure), "Departures from your way", Departures, w.Departure),
+            new(nameof(w.ProviderAsked), "To ask of the provider first", ProviderAsked, w.ProviderAsked),
             .. Effort.Counts(w),
         ];
+
+    /// <summary>Everything that is counted, with what each of it weighs: one entry for each weight.</summary>
+    internal static IReadOnlyList<Counted> Weighed(PlanWeights weights) => [.. None.Counts(weights)];
+
+    private static PlanScore None { get; } = new(0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, PlanEffort.None);
 
     /// <summary>What speaks against a set-up of a home that was found otherwise.</summary>
     /// <param name="found">What was found.</param>
     /// <param name="proof">What is proven of the set-up.</param>
     /// <param name="effort">What it takes to get there.</param>
     /// <param name="departures">Departures from the installer's way of working.</param>
-    /// <param name="cascades">Routers behind a router, whether or not a device is behind them today.</param>
-    public static PlanScore Of(Design found, Proof proof, PlanEffort effort, int departures, int cascades)
+    /// <param name="asked">Things that the provider has to say or do first.</param>
+    /// <param name="cascades">
+    /// Routers behind a router, whether or not a device is behind them today; null where that is the way of working: no further NAT counts.
+    /// </param>
+    public static PlanScore Of(Design found, Proof proof, PlanEffort effort, int departures, int asked, int? cascades)
     {
         var (seen, design) = (proof.Observation, proof.Observation.Network.Design);
         var sheet = seen.Sheet;
@@ -112,9 +121,10 @@ public sealed record PlanScore(
             seen.Network.Links.Where(l => l.IsRadio)
                 .DistinctBy(l => l.Id)
                 .Count(l => seen.Rates.Link(l.Id)?.Level is { Dbm: < SignalLevel.LimitDbm }),
-            sheet.Internet.Sum(i => Math.Max(0, i.NatBy.Count(n => n != PortRef.Street) - 1)) + cascades,
+            cascades is { } routers ? sheet.Internet.Sum(i => Math.Max(0, i.NatBy.Count(n => n != PortRef.Street) - 1)) + routers : 0,
             design.SetUp.Boxes.Count(b => b.Mode is not SatelliteMode && JoinChoices.Of(design, design.Box(b.Box)!).MainNodes.Count > 0),
             departures,
+            asked,
             effort
         );
     }

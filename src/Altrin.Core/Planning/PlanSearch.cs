@@ -65,7 +65,7 @@ internal sealed class PlanSearch
 
     /// <summary>
     /// The best set-up, and the best of further kinds. One is left out that is in nothing better than another one, that misses a need
-    /// more, or that gets better once a box of it is left out.
+    /// more, or that gets better once a box of it is left out. Beside those that wait for the provider stands the best that asks no one.
     /// </summary>
     /// <param name="most">How many.</param>
     public IReadOnlyList<PlanState> Shown(int most)
@@ -108,6 +108,10 @@ internal sealed class PlanSearch
             {
                 shown.Add(state);
             }
+        }
+        if (shown.TrueForAll(s => s.Asked.Count > 0) && _best.Values.Where(s => s.Asked.Count == 0).MinBy(s => s.Points) is { } tonight)
+        {
+            shown = [.. shown.Take(Math.Max(1, most - 1)), tonight];
         }
         return shown;
     }
@@ -353,9 +357,12 @@ internal sealed class PlanSearch
         var proof = Judging.Judge(Observer.Observe(Compiler.Compile(design, Situation.Settled)), withRemedies: false);
         var roles = BoxRole.Of(proof.Observation);
         var departures = PlanDepartures.Of(_task, new(proof.Observation, withRemedies: false), roles, effort.DevicesTouched).ToList();
-        var score = PlanScore.Of(_task.Found, proof, effort, departures.Count, roles.Count(r => r.Kind == RoleKind.Cascade));
+        // What was found asks nothing of the provider that is not asked already.
+        List<string> asked = Found is null ? [] : [.. ProviderFirst.Of(Found.Proof, proof)];
+        int? cascades = _task.Ways.WantsRouters ? null : roles.Count(r => r.Kind == RoleKind.Cascade);
+        var score = PlanScore.Of(_task.Found, proof, effort, departures.Count, asked.Count, cascades);
         var points = score.Points(_task.Weights) + (PlanTask.NotAsWanted * _task.Unmet(roles));
-        return new(design, proof, score, points, roles, departures, Kind(roles));
+        return new(design, proof, score, points, roles, departures, asked, Kind(roles));
     }
 
     /// <summary>
@@ -382,6 +389,7 @@ internal sealed class PlanSearch
 /// <param name="Points">The sum of that, and more where a box is not what is wanted of it.</param>
 /// <param name="Roles">What each box is.</param>
 /// <param name="Departures">Where it departs from the installer's way, a sentence each.</param>
+/// <param name="Asked">What the provider has to say or do first, a sentence each.</param>
 /// <param name="Kind">What makes it another kind of answer: two of one kind differ in details only.</param>
 internal sealed record PlanState(
     Design Design,
@@ -390,6 +398,7 @@ internal sealed record PlanState(
     double Points,
     IReadOnlyList<BoxRole> Roles,
     IReadOnlyList<string> Departures,
+    IReadOnlyList<string> Asked,
     string Kind
 )
 {

@@ -35,7 +35,7 @@ public sealed record PlanTask(Design Found)
     internal HomeName? Name { get; init; } = HomeName.Of(Found);
 
     /// <summary>Whether a router may be put behind a router on purpose: only where that is the way, or is asked for.</summary>
-    internal bool Cascades => Ways.Further == FurtherSchool.Cascade || Wanted.Values.Contains(RoleKind.Cascade);
+    internal bool Cascades => Ways.WantsRouters || Wanted.Values.Contains(RoleKind.Cascade);
 
     /// <summary>What routers in use that are not at the line become by the installer's way; none where it says nothing of them.</summary>
     internal IEnumerable<KeyValuePair<string, RoleKind>> InMyWay()

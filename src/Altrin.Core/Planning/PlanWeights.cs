@@ -2,12 +2,19 @@ namespace Altrin.Core.Planning;
 
 /// <summary>
 /// What each shortcoming of an option counts, in points: one point is a minute of work. Options are compared by their sums, the fewest
-/// points first. All are common practice and can be changed.
+/// points first. All are common practice, and each can be set, 0 to <see cref="Most"/>.
 /// </summary>
 public sealed record PlanWeights
 {
+    /// <summary>What one thing can count at most.</summary>
+    public const double Most = 10_000;
+
     /// <summary>The usual weights.</summary>
     public static PlanWeights Usual { get; } = new();
+
+    /// <summary>Each weight by the name of its member, with what it is counted for in words.</summary>
+    public IReadOnlyList<(string Name, string Says, double Points)> Told() =>
+        [.. PlanScore.Weighed(this).Select(c => (c.Weight, c.Says, c.Each))];
 
     /// <summary>A need that is not met, or a device without internet.</summary>
     public double Missed { get; init; } = 1000;
@@ -45,11 +52,17 @@ public sealed record PlanWeights
     /// <summary>A departure from the installer's way of working.</summary>
     public double Departure { get; init; } = 30;
 
+    /// <summary>Something that the provider has to say or do first: it is not done tonight.</summary>
+    public double ProviderAsked { get; init; } = 40;
+
     /// <summary>A customer's device that has to be touched.</summary>
     public double DeviceTouched { get; init; } = 10;
 
     /// <summary>A minute of the hands' work.</summary>
     public double Minute { get; init; } = 1;
+
+    /// <summary>A minute in which the home is offline.</summary>
+    public double MinuteOffline { get; init; } = 1;
 
     /// <summary>A cable that has to be laid from one place to another.</summary>
     public double CableLaid { get; init; } = 60;
@@ -57,8 +70,11 @@ public sealed record PlanWeights
     /// <summary>A metre of it.</summary>
     public double CableMetre { get; init; } = 2;
 
-    /// <summary>A box in use: it draws power, and can fail.</summary>
-    public double BoxInUse { get; init; } = 10;
+    /// <summary>A box in use: it can fail, and has to be kept up to date.</summary>
+    public double BoxInUse { get; init; } = 5;
+
+    /// <summary>A kilowatt-hour that the boxes in use draw in a year.</summary>
+    public double KilowattHour { get; init; } = 0.1;
 
     /// <summary>A box that is in use today and is taken away: what works is not changed without need.</summary>
     public double BoxTakenAway { get; init; } = 40;

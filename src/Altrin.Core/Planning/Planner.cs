@@ -1,3 +1,4 @@
+using Altrin.Core.Addressing;
 using Altrin.Core.Findings;
 using Altrin.Core.Procedures;
 using Altrin.Core.Sites;
@@ -12,6 +13,7 @@ namespace Altrin.Core.Planning;
 /// <param name="Points">The sum of that.</param>
 /// <param name="Roles">What each box is.</param>
 /// <param name="Departures">Where it departs from the installer's way, a sentence each.</param>
+/// <param name="Asked">What the provider has to say or do first, a sentence each: with any it is not done tonight.</param>
 public sealed record PlanOption(
     Site Site,
     SetUp SetUp,
@@ -19,7 +21,8 @@ public sealed record PlanOption(
     PlanScore Score,
     double Points,
     IReadOnlyList<BoxRole> Roles,
-    IReadOnlyList<string> Departures
+    IReadOnlyList<string> Departures,
+    IReadOnlyList<string> Asked
 )
 {
     /// <summary>What has to be bought for it.</summary>
@@ -29,10 +32,26 @@ public sealed record PlanOption(
     /// The home with the option as its set-up "planned", in place of one that stands. What has to be bought is noted; what was noted so
     /// for the plan before alone is taken off again, but for what a person has given a name of its own.
     /// </summary>
-    public HomeFile ChosenIn(HomeFile home)
+    public HomeFile ChosenIn(HomeFile home) => NamedIn(home, SetUp);
+
+    /// <summary>The home with the option as one more set-up, to be looked at and compared; or why it cannot be kept.</summary>
+    /// <param name="home">The home.</param>
+    /// <param name="name">What it is to be called: the set-up is named after it, in small letters with hyphens.</param>
+    public Parsed<HomeFile> KeptIn(HomeFile home, string name)
     {
-        var before = home.Design(SetUp.Name);
-        var planned = before is null ? home with { SetUps = [.. home.SetUps, SetUp] } : home.With(SetUp);
+        var slug = Slugs.Of(name, _ => false, "");
+        return slug.Length == 0 ? Parsed<HomeFile>.Fail("A name with a letter from a to z, or a digit, is expected.")
+            : home.SetUps.Any(s => s.Name == slug) || slug is HomeFile.FoundName or HomeFile.PlannedName
+                ? Parsed<HomeFile>.Fail($"A name other than those of the set-ups that stand is expected; '{slug}' is one.")
+            : home.SetUps.Count >= HomeFile.MostSetUps
+                ? Parsed<HomeFile>.Fail($"At most {HomeFile.MostSetUps} set-ups are kept; remove one first.")
+            : NamedIn(home, SetUp with { Name = slug });
+    }
+
+    private HomeFile NamedIn(HomeFile home, SetUp setUp)
+    {
+        var before = home.Design(setUp.Name);
+        var planned = before is null ? home with { SetUps = [.. home.SetUps, setUp] } : home.With(setUp);
         var needed = planned.SetUps.SelectMany(s => s.Boxes).Select(b => b.Box).ToHashSet(StringComparer.Ordinal);
         return planned with
         {
@@ -112,7 +131,8 @@ public static class Planner
                     .Boxes.OrderBy(b => b.Id, StringComparer.Ordinal)
                     .Select(b => state.Roles.FirstOrDefault(r => r.Box == b.Id) ?? new(b.Id, RoleKind.Unused, null, false, null)),
             ],
-            state.Departures
+            state.Departures,
+            state.Asked
         );
     }
 

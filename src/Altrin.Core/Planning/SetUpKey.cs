@@ -22,6 +22,9 @@ internal static class SetUpKey
         return text.ToString();
     }
 
+    /// <summary>Whether two boxes are set alike.</summary>
+    public static bool Alike(BoxMode a, BoxMode b) => Written(a) == Written(b);
+
     /// <summary>One box.</summary>
     public static string Of(BoxSetting box) => Written(box);
 

@@ -1,3 +1,5 @@
+using System.Text.Json.Serialization;
+
 namespace Altrin.Core.Procedures;
 
 /// <summary>
@@ -25,6 +27,10 @@ public sealed record Ways
 
     /// <summary>What the box at the internet line becomes.</summary>
     public GatewaySchool Gateway { get; init; } = GatewaySchool.Any;
+
+    /// <summary>Whether a router behind a router is wanted, with the double NAT that comes with it.</summary>
+    [JsonIgnore]
+    public bool WantsRouters => Further == FurtherSchool.Cascade || Gateway == GatewaySchool.RouterBehind;
 
     /// <summary>By what a room is connected to which no cable leads.</summary>
     public BackhaulSchool Backhaul { get; init; } = BackhaulSchool.Any;

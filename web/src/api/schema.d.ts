@@ -1928,6 +1928,7 @@ export interface components {
             number?: null | number;
             box?: null | string;
             as?: null | components["schemas"]["RoleKind"];
+            keepAs?: null | string;
         };
         ComparedVersion: {
             revision: components["schemas"]["RevisionInfo"];
@@ -1957,7 +1958,7 @@ export interface components {
             to: null | string;
             port: null | string;
         };
-        Correction: components["schemas"]["CorrectionSetHome"] | components["schemas"]["CorrectionSetService"] | components["schemas"]["CorrectionAddBox"] | components["schemas"]["CorrectionSetBox"] | components["schemas"]["CorrectionSetLabel"] | components["schemas"]["CorrectionSetStored"] | components["schemas"]["CorrectionSetFound"] | components["schemas"]["CorrectionSetHouseWifi"] | components["schemas"]["CorrectionUseBox"] | components["schemas"]["CorrectionTakeProfile"] | components["schemas"]["CorrectionAddDevice"] | components["schemas"]["CorrectionSetDevice"] | components["schemas"]["CorrectionSetBuilding"] | components["schemas"]["CorrectionSetPlace"] | components["schemas"]["CorrectionSetSocket"] | components["schemas"]["CorrectionSetRun"] | components["schemas"]["CorrectionSetNeed"] | components["schemas"]["CorrectionKeepSpeed"] | components["schemas"]["CorrectionRemove"] | components["schemas"]["CorrectionStartPlan"];
+        Correction: components["schemas"]["CorrectionSetHome"] | components["schemas"]["CorrectionSetService"] | components["schemas"]["CorrectionAddBox"] | components["schemas"]["CorrectionSetBox"] | components["schemas"]["CorrectionSetLabel"] | components["schemas"]["CorrectionSetStored"] | components["schemas"]["CorrectionSetFound"] | components["schemas"]["CorrectionSetHouseWifi"] | components["schemas"]["CorrectionUseBox"] | components["schemas"]["CorrectionTakeProfile"] | components["schemas"]["CorrectionAddDevice"] | components["schemas"]["CorrectionSetDevice"] | components["schemas"]["CorrectionSetBuilding"] | components["schemas"]["CorrectionSetPlace"] | components["schemas"]["CorrectionSetSocket"] | components["schemas"]["CorrectionSetRun"] | components["schemas"]["CorrectionSetNeed"] | components["schemas"]["CorrectionKeepSpeed"] | components["schemas"]["CorrectionRemove"] | components["schemas"]["CorrectionStartPlan"] | components["schemas"]["CorrectionRemoveSetUp"];
         CorrectionAddBox: {
             /** @enum {string} */
             kind?: "addBox";
@@ -1991,6 +1992,11 @@ export interface components {
             /** @enum {string} */
             kind?: "remove";
             id: string;
+        };
+        CorrectionRemoveSetUp: {
+            /** @enum {string} */
+            kind?: "removeSetUp";
+            name: string;
         };
         CorrectionRequest: {
             setUp: string;
@@ -2787,6 +2793,12 @@ export interface components {
             device: string;
             id: string;
         };
+        NeedNotReached: {
+            need: string;
+            asked: string;
+            why: string;
+            would: string[];
+        };
         NeedReachFromOutside: {
             /** @enum {string} */
             kind?: "reachFromOutside";
@@ -2919,6 +2931,7 @@ export interface components {
             /** Format: double */
             points: number;
             departures: string[];
+            notTonight: string[];
         };
         OptionDrawing: {
             design: components["schemas"]["DesignDocument"];
@@ -3259,6 +3272,7 @@ export interface components {
             first: components["schemas"]["FirstAnswer"];
             spares: components["schemas"]["SpareVerdict"][];
             gateway: components["schemas"]["GatewayVerdict"][];
+            notMet: components["schemas"]["NeedNotReached"][];
         };
         PlannedRadio: {
             box: string;
@@ -4296,6 +4310,15 @@ export interface components {
             mine: components["schemas"]["Ways"];
             own: string[];
             schools: components["schemas"]["SchoolDocument"][];
+            weights: components["schemas"]["WeightDocument"][];
+        };
+        WeightDocument: {
+            name: string;
+            says: string;
+            /** Format: double */
+            points: number;
+            /** Format: double */
+            mine: number;
         };
         WhatIfNotDocument: {
             shows: components["schemas"]["SeenItem"][];

@@ -71,6 +71,7 @@ export function JobsScreen() {
         </chakra.span>
         <Flex gap="4" align="center">
           <Link to="/shelf">Gear shelf</Link>
+          <Link to="/ways">My way of working</Link>
           <ColourSwitch />
         </Flex>
       </Flex>

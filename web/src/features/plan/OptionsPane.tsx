@@ -9,6 +9,9 @@ import type { JobTools } from "../shared/jobTools";
 import { OptionDrawing } from "./OptionDrawing";
 import { OptionsTable } from "./OptionsTable";
 import { useOptions } from "../shared/useOptions";
+import { KeepOption } from "./KeepOption";
+import { KeptOptions } from "./KeptOptions";
+import { NotMet } from "./NotMet";
 import { WhyNot } from "./WhyNot";
 
 /** What each box should become: options side by side, each proven, with what speaks against it. */
@@ -17,6 +20,7 @@ export default function OptionsPane({ state, tools }: { state: JobState; tools: 
   const go = useNavigate();
   const { answer, stop, anew } = useOptions(state);
   const [drawn, draw] = useState<number | null>(null);
+  const [keeping, keep] = useState<number | null>(null);
   const leave = () => {
     const next = new URLSearchParams(query);
     next.delete("options");
@@ -39,7 +43,7 @@ export default function OptionsPane({ state, tools }: { state: JobState; tools: 
         point is a minute of work.
         {stands && " The option that is chosen takes the place of the plan that stands; undo brings that back."}
       </Box>
-      <MyWay job={state.job.id} columns={{ base: "minmax(0, 1fr)", md: "1fr 1fr", lg: "1fr 1fr 1fr" }} />
+      <MyWay job={state.job.id} weights columns={{ base: "minmax(0, 1fr)", md: "1fr 1fr", lg: "1fr 1fr 1fr" }} />
       {answer.isError ? (
         <Trouble what="The options cannot be worked out." why={answer.error.message} again={() => void answer.refetch()} />
       ) : !plan ? (
@@ -62,10 +66,18 @@ export default function OptionsPane({ state, tools }: { state: JobState; tools: 
           <OptionsTable
             options={plan.options}
             drawn={{ number: drawn, draw }}
-            choose={!open ? null : (number) => tools.chooseOption({ number, box: null, as: null }, chosen)}
+            keep={keep}
+            choose={!open ? null : (number) => tools.chooseOption({ number, box: null, as: null, keepAs: null }, chosen)}
           />
+          {open && keeping !== null && keeping <= plan.options.length && (
+            <KeepOption key={keeping} number={keeping} tools={tools} done={() => keep(null)} />
+          )}
+          <KeptOptions state={state} tools={tools} />
+          {open && plan.notMet.map((need) => <NotMet key={need.need} need={need} />)}
           {drawn !== null && open && drawn <= plan.options.length && <OptionDrawing state={state} number={drawn} />}
-          {open && <WhyNot plan={plan} state={state} choose={(box, as) => tools.chooseOption({ number: null, box, as }, chosen)} />}
+          {open && (
+            <WhyNot plan={plan} state={state} choose={(box, as) => tools.chooseOption({ number: null, box, as, keepAs: null }, chosen)} />
+          )}
         </>
       )}
     </Box>

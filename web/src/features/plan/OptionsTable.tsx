@@ -10,6 +10,8 @@ interface Props {
   options: readonly Schemas["OptionDocument"][];
   /** Makes one the plan; null while that cannot be done. */
   choose: ((number: number) => void) | null;
+  /** Asks for a name under which one is kept beside the plan; left out where none can be. */
+  keep?: ((number: number) => void) | undefined;
   /** The option that is drawn, and how another is; left out where none can be. */
   drawn?: { number: number | null; draw: (number: number | null) => void } | undefined;
   /** Whether it is one that was asked for, and has no number. */
@@ -17,7 +19,7 @@ interface Props {
 }
 
 /** Options in columns: what becomes of each box, each need, and what speaks against it. */
-export function OptionsTable({ options, choose, drawn, alone = false }: Props) {
+export function OptionsTable({ options, choose, keep, drawn, alone = false }: Props) {
   const [first] = options;
   if (!first) {
     return null;
@@ -46,6 +48,11 @@ export function OptionsTable({ options, choose, drawn, alone = false }: Props) {
                   </chakra.span>
                   <chakra.span fontWeight="400">{o.verdict}</chakra.span>
                   <span>{pointsText(o.points)} points</span>
+                  {o.notTonight.length > 0 && (
+                    <Box color="ochre" fontWeight="400">
+                      <chakra.span fontWeight="700">Not tonight</chakra.span>: ask the provider first.
+                    </Box>
+                  )}
                   <Button
                     variant={i === 0 && !alone ? "main" : "act"}
                     disabled={!choose}
@@ -54,6 +61,11 @@ export function OptionsTable({ options, choose, drawn, alone = false }: Props) {
                   >
                     Make it the plan
                   </Button>
+                  {keep && (
+                    <Button variant="quiet" disabled={!choose} aria-label={`Keep option ${i + 1}`} onClick={() => keep(i + 1)}>
+                      Keep it for later
+                    </Button>
+                  )}
                   {drawn && (
                     <Button
                       variant="quiet"
@@ -118,20 +130,8 @@ export function OptionsTable({ options, choose, drawn, alone = false }: Props) {
               </tr>
             ),
           )}
-          {options.some((o) => o.departures.length > 0) && (
-            <tr>
-              <Label>Not your way</Label>
-              {options.map((o, i) => (
-                <Cell key={i} css={{ verticalAlign: "top" }}>
-                  {o.departures.map((d) => (
-                    <Box key={d} color="ochre">
-                      {d}
-                    </Box>
-                  ))}
-                </Cell>
-              ))}
-            </tr>
-          )}
+          <Sentences head="Ask the provider first" of={row((o) => o.notTonight)} />
+          <Sentences head="Not your way" of={row((o) => o.departures)} />
           <tr>
             <Label>Points</Label>
             {options.map((o, i) => (
@@ -143,6 +143,23 @@ export function OptionsTable({ options, choose, drawn, alone = false }: Props) {
     </Box>
   );
 }
+
+/** What is said of each option in sentences; nothing where there are none. */
+const Sentences = ({ head, of }: { head: string; of: readonly (readonly string[])[] }) =>
+  of.every((said) => said.length === 0) ? null : (
+    <tr>
+      <Label>{head}</Label>
+      {of.map((said, i) => (
+        <Cell key={i} css={{ verticalAlign: "top" }}>
+          {said.map((s) => (
+            <Box key={s} color="ochre">
+              {s}
+            </Box>
+          ))}
+        </Cell>
+      ))}
+    </tr>
+  );
 
 const Label = ({ children }: { children: string }) => (
   <Cell as="th" fontWeight="400" color="muted" {...{ scope: "row" }}>

@@ -19,6 +19,8 @@ export interface EditTools {
 export interface PlanTools {
   /** Makes an option the plan, and says when it stands. */
   chooseOption: (option: Schemas["ChosenOption"], chosen: () => void) => void;
+  /** Keeps an option beside the plan under a name; what is refused is for the field of the name to say. */
+  keepOption: (option: Schemas["ChosenOption"]) => Promise<unknown>;
 }
 
 /** What the survey writes besides. */

@@ -1,6 +1,6 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useRef, useState } from "react";
-import { api, type Change, type Correction, type JobState } from "../../api/client";
+import { api, type Change, type Correction, type JobState, type Schemas } from "../../api/client";
 import type { JobTools, OpenJob } from "./jobTools";
 import { useHead } from "./useHead";
 import { usePreview } from "./usePreview";
@@ -50,6 +50,11 @@ export function useJob(id: number, setUp: string | null): OpenJob {
   };
   const correct = (corrections: Correction[]) => once({ corrections }, correcting(corrections));
 
+  const choose = (option: Schemas["ChosenOption"]) =>
+    once(option, (params) => api.POST("/api/jobs/{id}/options/chosen", { params, body: option })).then(
+      () => void client.invalidateQueries({ queryKey: ["job", id] }),
+    );
+
   const tools: JobTools = {
     id,
     attempt,
@@ -58,11 +63,8 @@ export function useJob(id: number, setUp: string | null): OpenJob {
     correct,
     correctNow: (corrections) => void correct(corrections).catch(sayIn),
 
-    chooseOption: (option, chosen) =>
-      void once(option, (params) => api.POST("/api/jobs/{id}/options/chosen", { params, body: option })).then(() => {
-        void client.invalidateQueries({ queryKey: ["job", id] });
-        chosen();
-      }, sayIn),
+    chooseOption: (option, chosen) => void choose(option).then(chosen, sayIn),
+    keepOption: choose,
     startPlan: (begun) =>
       void correct([{ kind: "startPlan" }]).then(() => {
         void client.invalidateQueries({ queryKey: ["job", id] });

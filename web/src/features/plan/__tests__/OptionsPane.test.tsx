@@ -1,6 +1,6 @@
 import { ChakraProvider } from "@chakra-ui/react";
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { cleanup, fireEvent, render, screen, within } from "@testing-library/react";
+import { cleanup, fireEvent, render, screen, waitFor, within } from "@testing-library/react";
 import { MemoryRouter } from "react-router";
 import { afterEach, describe, expect, it, vi } from "vitest";
 import type { Schemas } from "../../../api/client";
@@ -28,6 +28,7 @@ const option = (kind: Schemas["RoleKind"], becomes: string, answer: Schemas["Ans
   ],
   points,
   departures: points > 1000 ? ["Gateway is changed, which the gateway should not be."] : [],
+  notTonight: points > 1000 ? ["Telephone depends on Gateway, which is in bridge mode."] : [],
 });
 
 const plan: Schemas["PlanDocument"] = {
@@ -38,6 +39,9 @@ const plan: Schemas["PlanDocument"] = {
   first: { kind: "plan", sentence: "A plan is needed.", reasons: [] },
   spares: [],
   gateway: [],
+  notMet: [
+    { need: "way-in", asked: "Recorder reached from outside", why: "The provider does NAT too.", would: ["A public address meets it."] },
+  ],
   canBecome: [
     { box: "gw", roles: [{ kind: "router", says: "router" }] },
     {
@@ -60,7 +64,7 @@ function open(answer: unknown, status = 200, others: Record<string, unknown> = {
       other
         ? Response.json(other[1])
         : path.endsWith("/ways")
-          ? Response.json({ ways: {}, mine: {}, own: [], schools: [] })
+          ? Response.json({ ways: {}, mine: {}, own: [], schools: [], weights: [] })
           : Response.json(answers.length > 1 ? answers.shift() : answers[0], { status }),
     );
   });
@@ -69,7 +73,7 @@ function open(answer: unknown, status = 200, others: Record<string, unknown> = {
     <MemoryRouter initialEntries={["/jobs/1/plan?options"]}>
       <ChakraProvider value={system}>
         <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
-          <OptionsPane state={jobState({ design, proof, setUps: ["found", "planned"] })} tools={tools} />
+          <OptionsPane state={jobState({ design, proof, setUps: ["found", "planned", "attic-later"], revision: 7 })} tools={tools} />
         </QueryClientProvider>
       </ChakraProvider>
     </MemoryRouter>,
@@ -96,7 +100,11 @@ describe("Options", () => {
     expect(screen.getByText("1234 set-ups were proven.")).toBeInTheDocument();
     expect(screen.getByText(/takes the place of the plan that stands; undo brings that back/)).toBeInTheDocument();
     fireEvent.click(screen.getByRole("button", { name: "Make option 2 the plan" }));
-    expect(tools.chooseOption).toHaveBeenCalledExactlyOnceWith({ number: 2, box: null, as: null }, expect.any(Function));
+    expect(tools.chooseOption).toHaveBeenCalledExactlyOnceWith({ number: 2, box: null, as: null, keepAs: null }, expect.any(Function));
+    expect(row("Ask the provider first")).toBe("Ask the provider firstTelephone depends on Gateway, which is in bridge mode.");
+    expect(within(table).getAllByText("Not tonight")).toHaveLength(1);
+    expect(screen.getByRole("heading", { name: "No option meets: Recorder reached from outside" })).toBeInTheDocument();
+    expect(screen.getByRole("listitem")).toHaveTextContent("A public address meets it.");
     expect(row("Not your way")).toBe("Not your wayGateway is changed, which the gateway should not be.");
   });
 
@@ -112,6 +120,26 @@ describe("Options", () => {
     fireEvent.click(await screen.findByRole("button", { name: "Stop here" }));
     expect(await screen.findByText(/cut short after 18 set-ups/)).toBeInTheDocument();
     expect(screen.getByRole("button", { name: "Search again" })).toBeInTheDocument();
+  });
+
+  it("are kept under a name beside the plan, compared with it and removed", async () => {
+    const tools = open(plan);
+    vi.mocked(tools.keepOption).mockRejectedValueOnce(new Error("A name other than those of the set-ups that stand is expected."));
+    fireEvent.click(await screen.findByRole("button", { name: "Keep option 2" }));
+    expect(screen.getByRole("button", { name: "Keep" })).toBeDisabled();
+    fireEvent.change(screen.getByLabelText("Keep option 2 as"), { target: { value: "planned" } });
+    fireEvent.click(screen.getByRole("button", { name: "Keep" }));
+    expect(await screen.findByText("A name other than those of the set-ups that stand is expected.")).toBeInTheDocument();
+    fireEvent.change(screen.getByLabelText("Keep option 2 as"), { target: { value: " Attic later " } });
+    fireEvent.click(screen.getByRole("button", { name: "Keep" }));
+    await waitFor(() => expect(screen.queryByLabelText("Keep option 2 as")).toBeNull());
+    expect(tools.keepOption).toHaveBeenLastCalledWith({ number: 2, box: null, as: null, keepAs: "Attic later" });
+    expect(screen.getByRole("link", { name: "Compare attic-later with the plan" })).toHaveAttribute(
+      "href",
+      expect.stringMatching(/compare&before=\d+\.planned&after=\d+\.attic-later$/),
+    );
+    fireEvent.click(screen.getByRole("button", { name: "Remove attic-later" }));
+    expect(tools.correctNow).toHaveBeenCalledExactlyOnceWith([{ kind: "removeSetUp", name: "attic-later" }]);
   });
 
   it("are drawn one at a time, to be looked at", async () => {
@@ -150,7 +178,10 @@ describe("Options", () => {
     expect(await screen.findByText("It costs 38 points more than the first option:")).toBeInTheDocument();
     expect(screen.getByText("+40")).toBeInTheDocument();
     fireEvent.click(screen.getByRole("button", { name: "Make this the plan" }));
-    expect(tools.chooseOption).toHaveBeenCalledExactlyOnceWith({ number: null, box: "rep", as: "unused" }, expect.any(Function));
+    expect(tools.chooseOption).toHaveBeenCalledExactlyOnceWith(
+      { number: null, box: "rep", as: "unused", keepAs: null },
+      expect.any(Function),
+    );
     fireEvent.change(screen.getByLabelText("What it would be"), { target: { value: "repeater" } });
     expect(await screen.findByText("Repeater cannot.")).toBeInTheDocument();
   });

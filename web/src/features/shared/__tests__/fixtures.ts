@@ -21,6 +21,7 @@ export function jobTools(known: Partial<JobTools> = {}): JobTools {
     correct: saves(),
     correctNow: vi.fn(),
     chooseOption: vi.fn(),
+    keepOption: saves(),
     startPlan: vi.fn(),
     enter: saves(),
     takeTable: saves(),

@@ -10,6 +10,7 @@ export const plan: Schemas["PlanDocument"] = {
   first: { kind: "oneCable", sentence: "One cable to Study is enough.", reasons: ["Study is far."] },
   spares: [{ box: "old-router", worth: "leave", for: "access-point mode, Study", reasons: ["It is a relic."] }],
   gateway: [],
+  notMet: [],
 };
 
 /** What the survey adds up to. */

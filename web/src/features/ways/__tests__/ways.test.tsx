@@ -1,11 +1,15 @@
 import { ChakraProvider } from "@chakra-ui/react";
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { fireEvent, render, screen, waitFor } from "@testing-library/react";
+import type { ReactNode } from "react";
+import { MemoryRouter } from "react-router";
 import { afterEach, beforeEach, expect, it, vi } from "vitest";
 import type { Schemas } from "../../../api/client";
+import { ColourModeProvider } from "../../../ui/ColourMode";
 import { system } from "../../../ui/theme";
-import { MyWay } from "../MyWay";
-import { part } from "./fixtures";
+import { MyWay } from "../../shared/MyWay";
+import WaysScreen from "../WaysScreen";
+import { part } from "../../shared/__tests__/fixtures";
 
 const schools: Schemas["SchoolDocument"][] = [
   {
@@ -25,17 +29,25 @@ const schools: Schemas["SchoolDocument"][] = [
     ],
   },
 ];
+const weights: Schemas["WeightDocument"][] = [
+  { name: "radioHop", says: "Radio links between boxes", points: 15, mine: 15 },
+  { name: "minute", says: "Minutes of work", points: 1, mine: 1 },
+];
 const usual = { reset: "always", socket: true } as const;
 let view: Schemas["WaysView"];
 let put: [string, string[]][];
 
 beforeEach(() => {
+  vi.stubGlobal("matchMedia", () => ({ matches: false, addEventListener: vi.fn(), removeEventListener: vi.fn() }));
   put = [];
-  view = part<Schemas["WaysView"]>({ ways: usual, mine: usual, own: [], schools });
+  view = part<Schemas["WaysView"]>({ ways: usual, mine: usual, own: [], schools, weights });
   vi.stubGlobal("fetch", async (request: Request) => {
     const path = new URL(request.url).pathname;
     if (request.method === "PUT") {
       const { ways } = (await request.json()) as Schemas["WaysRequest"];
+      if (ways.includes("radioHop=20000")) {
+        return Response.json({ title: "Points up to 10,000 are expected." }, { status: 422 });
+      }
       put.push([path, ways]);
       view = { ...view, own: ways, ways: { ...view.mine, ...Object.fromEntries(ways.map((w) => w.split("=", 2))) } as Schemas["Ways"] };
     }
@@ -44,17 +56,22 @@ beforeEach(() => {
 });
 afterEach(() => vi.unstubAllGlobals());
 
+const open = (what: ReactNode, client = new QueryClient()) =>
+  render(
+    <MemoryRouter>
+      <ChakraProvider value={system}>
+        <ColourModeProvider>
+          <QueryClientProvider client={client}>{what}</QueryClientProvider>
+        </ColourModeProvider>
+      </ChakraProvider>
+    </MemoryRouter>,
+  );
+
 it("says what speaks for a way, keeps another one in this job, and asks anew for what rests on it", async () => {
   const client = new QueryClient();
   const asks = vi.spyOn(client, "invalidateQueries");
   const forgets = vi.spyOn(client, "resetQueries");
-  render(
-    <ChakraProvider value={system}>
-      <QueryClientProvider client={client}>
-        <MyWay job={1} />
-      </QueryClientProvider>
-    </ChakraProvider>,
-  );
+  open(<MyWay job={1} />, client);
   const reset = await screen.findByLabelText<HTMLSelectElement>("A further box is reset");
   expect(reset.value).toBe("always");
   expect(screen.getByText("A clean slate.")).toBeInTheDocument();
@@ -84,9 +101,49 @@ it("says what speaks for a way, keeps another one in this job, and asks anew for
   fireEvent.click(await screen.findByRole("button", { name: "Make this my usual way" }));
   await waitFor(() =>
     expect(put.slice(3)).toEqual([
-      ["/api/ways", ["reset=always", "socket=false"]],
+      ["/api/ways", ["reset=always", "socket=false", "radioHop=15", "minute=1"]],
       ["/api/jobs/1/ways", []],
     ]),
   );
   await waitFor(() => expect(screen.queryByRole("button", { name: "Back to my usual way" })).toBeNull());
+});
+
+/** Types into a field and leaves it. */
+function type(label: string, text: string) {
+  const field = screen.getByLabelText(label);
+  fireEvent.change(field, { target: { value: text } });
+  fireEvent.blur(field);
+}
+
+it("asks what counts how much only where options are weighed, and keeps it in this job", async () => {
+  open(<MyWay job={1} weights />);
+  expect((await screen.findByLabelText<HTMLInputElement>("Radio links between boxes")).value).toBe("15");
+  type("Radio links between boxes", "40.5");
+  await waitFor(() => expect(put).toEqual([["/api/jobs/1/ways", ["radioHop=40.5"]]]));
+  expect(await screen.findByText("otherwise 15")).toBeInTheDocument();
+  type("Minutes of work", "a lot");
+  expect(await screen.findByText("A number of points is expected.")).toBeInTheDocument();
+  // What the server refuses stays in the field, with the reason.
+  type("Radio links between boxes", "20000");
+  expect((await screen.findAllByText("Points up to 10,000 are expected.")).length).toBeGreaterThan(0);
+  expect(screen.getByLabelText<HTMLInputElement>("Radio links between boxes").value).toBe("20000");
+  // As would hold anyway, it is said no more.
+  type("Radio links between boxes", "15");
+  await waitFor(() => expect(put.at(-1)).toEqual(["/api/jobs/1/ways", []]));
+});
+
+it("holds in every job where it is chosen outside of one", async () => {
+  open(<WaysScreen />);
+  fireEvent.change(await screen.findByLabelText("A further box is reset"), { target: { value: "ifLoginUnknown" } });
+  expect(await screen.findByText("Keeps what works. Usual: always.")).toBeInTheDocument();
+  type("Minutes of work", "2");
+  await waitFor(() =>
+    expect(put).toEqual([
+      ["/api/ways", ["reset=ifLoginUnknown"]],
+      ["/api/ways", ["reset=ifLoginUnknown", "minute=2"]],
+    ]),
+  );
+  fireEvent.click(screen.getByRole("button", { name: "Back to what is usual" }));
+  await waitFor(() => expect(put.at(-1)).toEqual(["/api/ways", []]));
+  await waitFor(() => expect(screen.queryByRole("button", { name: "Back to what is usual" })).toBeNull());
 });
