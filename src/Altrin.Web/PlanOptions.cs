@@ -18,6 +18,7 @@ internal sealed class PlanOptions(Proofs proofs, TimeProvider time) : IDisposabl
 
     private readonly Recent<string, PlanRun> _runs = new(Most);
     private readonly Recent<string, WhyNot> _asked = new(4 * Most);
+    private readonly Dictionary<long, PlanRun> _last = [];
     private readonly Lock _gate = new();
 
     /// <summary>The search for a home as it was found, begun where it was not.</summary>
@@ -40,6 +41,12 @@ internal sealed class PlanOptions(Proofs proofs, TimeProvider time) : IDisposabl
                 _runs.Forget(key);
                 run = Begun();
             }
+            // A job is asked about as it is now: what was being searched for before has no one to tell any more, and others wait for its turn.
+            if (_last.GetValueOrDefault(job) is { } before && before != run)
+            {
+                before.Replace();
+            }
+            _last[job] = run;
             return run;
         }
 

@@ -3,13 +3,15 @@ using Altrin.Core.Planning;
 namespace Altrin.Web;
 
 /// <summary>
-/// A search for options: it goes on between the questions of a page, and ends in a stated time, or once the last who waited has left.
+/// A search for options: it goes on between the questions of a page, and ends in a stated time, once the last who waited has left, or once
+/// another one has taken its place and no one waits for it.
 /// </summary>
 internal sealed class PlanRun : IDisposable
 {
     private readonly CancellationTokenSource _stop = new();
     private volatile PlanAnswer? _soFar;
     private int _waiting;
+    private volatile bool _isReplaced;
 
     /// <param name="search">Does it: told whom to tell of the best so far, and what ends it.</param>
     public PlanRun(Func<Action<PlanAnswer>, CancellationToken, Task<PlanAnswer>> search) =>
@@ -38,11 +40,29 @@ internal sealed class PlanRun : IDisposable
         }
         finally
         {
-            if (Interlocked.Decrement(ref _waiting) == 0 && cancel.IsCancellationRequested && !End.IsCompleted)
+            if (Interlocked.Decrement(ref _waiting) == 0 && (cancel.IsCancellationRequested || _isReplaced))
             {
-                IsLeft = true;
-                Stop();
+                Leave();
             }
+        }
+    }
+
+    /// <summary>Another search has taken its place: it ends once no one waits for it.</summary>
+    public void Replace()
+    {
+        _isReplaced = true;
+        if (Volatile.Read(ref _waiting) == 0)
+        {
+            Leave();
+        }
+    }
+
+    private void Leave()
+    {
+        if (!End.IsCompleted)
+        {
+            IsLeft = true;
+            Stop();
         }
     }
 
