@@ -30,7 +30,7 @@ public sealed record Ways
 
     /// <summary>Whether a router behind a router is wanted, with the double NAT that comes with it.</summary>
     [JsonIgnore]
-    public bool WantsRouters => Further == FurtherSchool.Cascade || Gateway == GatewaySchool.RouterBehind;
+    public bool WantsRouters => Further == FurtherSchool.Cascade || Gateway is GatewaySchool.RouterBehind or GatewaySchool.Dmz;
 
     /// <summary>By what a room is connected to which no cable leads.</summary>
     public BackhaulSchool Backhaul { get; init; } = BackhaulSchool.Any;

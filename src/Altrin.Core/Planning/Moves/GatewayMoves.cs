@@ -16,13 +16,19 @@ internal static class GatewayMoves
         {
             yield break;
         }
-        foreach (var router in Routers(design, gateway))
+        foreach (var (router, place) in Routers(design, gateway).SelectMany(r => Places(design, gateway, r).Select(p => (r, p))))
         {
-            if (gateway.Profile.Modes.Contains(ModeKind.Bridge) && Behind(design, gateway, router, name, bridged: true) is { } bridged)
+            if (
+                gateway.Profile.Modes.Contains(ModeKind.Bridge)
+                && Behind(design, gateway, router, place, name, bridged: true) is { } bridged
+            )
             {
                 yield return bridged;
             }
-            if (!gateway.Profile.Modes.Contains(ModeKind.Router) || Behind(design, gateway, router, name, bridged: false) is not { } behind)
+            if (
+                !gateway.Profile.Modes.Contains(ModeKind.Router)
+                || Behind(design, gateway, router, place, name, bridged: false) is not { } behind
+            )
             {
                 continue;
             }
@@ -71,6 +77,15 @@ internal static class GatewayMoves
                 .ThenBy(b => b.Id, StringComparer.Ordinal)
         );
 
+    /// <summary>Where a router may stand behind the gateway: where it is, and beside it.</summary>
+    private static IEnumerable<string?> Places(Design design, Box gateway, Box router)
+    {
+        var beside = design.Setting(gateway.Id)?.Place;
+        return new[] { design.Setting(router.Id)?.Place ?? beside ?? router.Place, beside }
+            .Where((p, i) => i == 0 || p is not null)
+            .Distinct();
+    }
+
     private static PortRef? Wan(Box box) =>
         box
             .Profile.Ports.Where(p => p.Role == PortRole.Wan && p.Kind is PortKind.Unknown or PortKind.Copper)
@@ -81,10 +96,9 @@ internal static class GatewayMoves
     /// The router with its WAN port in a port of the gateway, which stops routing or goes on. What was in the ports of a gateway that stops
     /// goes to the router's; the gateway's own Wi-Fi goes off where the router sends.
     /// </summary>
-    private static Design? Behind(Design design, Box gateway, Box router, HomeName? name, bool bridged)
+    private static Design? Behind(Design design, Box gateway, Box router, string? place, HomeName? name, bool bridged)
     {
         var wan = Wan(router)!.Value;
-        var place = design.Setting(router.Id)?.Place ?? design.Setting(gateway.Id)?.Place ?? router.Place;
         var draft = new Draft(design);
         // What leads to the router today leads to it still, in the port for it.
         var today = design.SetUp.Cables.FirstOrDefault(c => c.Ends(router.Id) && c.Ends(gateway.Id));
@@ -103,7 +117,8 @@ internal static class GatewayMoves
         }
         draft.Do(new SetMode(router.Id, ModeKind.Router)).Do(new PlaceBox(router.Id, place));
         draft.Set(router.Id, m => m is RouterMode own ? own with { Server = own.Server with { On = true }, Wan = new Automatic() } : m);
-        var known = today?.Known
+        // A cable in the walls stays where it leads.
+        var known = (design.Setting(router.Id)?.Place == place ? today?.Known : null)
             ?? Supply.Ways(draft.Design, draft.Design.Setting(gateway.Id)?.Place, place).FirstOrDefault()
             ?? CableFacts.NotLookedAt;
         if (
