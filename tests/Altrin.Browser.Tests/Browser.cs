@@ -80,11 +80,17 @@ public sealed class Browser : IDisposable
 
     public object? Script(string script) => ((IJavaScriptExecutor)Driver).ExecuteScript(script);
 
+    /// <summary>
+    /// How long something may take until it counts as not there. A search for options may take 15 s by itself, on a busy machine it waits
+    /// for others besides; nothing that comes about waits so long.
+    /// </summary>
+    private static readonly TimeSpan Longest = TimeSpan.FromSeconds(60);
+
     /// <summary>Waits until something holds; elements that are replaced meanwhile are looked up anew.</summary>
     public T Until<T>(Func<T?> look, string what)
         where T : class
     {
-        var wait = new WebDriverWait(Driver, TimeSpan.FromSeconds(20)) { PollingInterval = TimeSpan.FromMilliseconds(50), Message = what };
+        var wait = new WebDriverWait(Driver, Longest) { PollingInterval = TimeSpan.FromMilliseconds(50), Message = what };
         wait.IgnoreExceptionTypes(
             typeof(NoSuchElementException),
             typeof(StaleElementReferenceException),

@@ -278,6 +278,8 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
             { "survey?part=readings&show=lists", "light" },
             { "survey?part=readings&show=find", "dark" },
             { "survey?part=readings&show=speed", "light" },
+            { "ways", "light" },
+            { "ways", "dark" },
             { "shelf", "light" },
             { "shelf", "dark" },
         };
@@ -287,7 +289,7 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
     [MemberData(nameof(Views))]
     public void Views_are_accessible(string view, string colours)
     {
-        if (view is "jobs" or "shelf")
+        if (view is "jobs" or "shelf" or "ways")
         {
             browser.Driver.Navigate().GoToUrl(view == "jobs" ? server.Address : new Uri(server.Address, view));
         }
