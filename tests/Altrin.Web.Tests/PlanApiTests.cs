@@ -106,7 +106,7 @@ public sealed class PlanApiTests(RunningServer server) : IDisposable
         Assert.Equal((string?)option["verdict"], (string?)chosen["proof"]!["verdict"]!["sentence"]);
     }
 
-    /// <summary>An option is kept under a name beside the plan, in one revision, and taken off again; a name that is taken is refused.</summary>
+    /// <summary>An option is kept under a name beside the plan, and taken off again; a name that is taken is refused.</summary>
     [Fact]
     public async Task An_option_is_kept_by_name()
     {

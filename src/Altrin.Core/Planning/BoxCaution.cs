@@ -3,7 +3,7 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Planning;
 
-/// <summary>What is to be known of a box by its kind and label, whatever it is used for: facts; whether it is worth using, options tell.</summary>
+/// <summary>What is to be known of a box by its kind and label, whatever it is used for. Whether it is worth using, options tell.</summary>
 /// <param name="Box">Its id.</param>
 /// <param name="Says">What to know, a sentence each.</param>
 public sealed record BoxCaution(string Box, IReadOnlyList<string> Says)

@@ -34,13 +34,14 @@ public sealed class BoxServesNothingTests() : RuleTests("box-serves-nothing")
     [Fact]
     public void A_dark_router_behind_a_router_is_found()
     {
+        static RouterMode Off(RouterMode mode) => mode with { Wifi = [.. mode.Wifi.Select(r => r with { On = false })] };
         static Home Inner() => Home.WithGateway().Wired("a", "gw/lan1").Router("in", "192.168.9.1/24").Cable("gw/lan2", "in/wan");
-        static Home Dark() => Inner().Edit<RouterMode>("in", m => m with { Wifi = [.. m.Wifi.Select(r => r with { On = false })] });
+        static Home Dark() => Inner().Edit<RouterMode>("in", Off);
         None(Inner().Wifi("phone", "in"));
         Assert.Equal("in serves nothing", One(Dark(), Severity.Concern, "in").Idle);
         Cured(Dark(), "in is not in use");
         None(Dark().Wired("tv", "in/lan1"));
-        None(Home.WithGateway().Edit<RouterMode>("gw", m => m with { Wifi = [.. m.Wifi.Select(r => r with { On = false })] }));
+        None(Home.WithGateway().Edit<RouterMode>("gw", Off));
     }
 
     /// <summary>A repeater that joins nothing has a finding of its own, and a router without a cable too.</summary>

@@ -18,7 +18,7 @@ public sealed class PlanCostTests
             .Wired("server", "own/lan1")
             .Service(new PublicDynamic(100, 20) { HandOff = "gw", Line = line });
 
-    /// <summary>An option in bridge mode waits where what the line asks for is not known, and one that asks no one stands beside it.</summary>
+    /// <summary>In bridge mode an option waits where what the line asks for is not known; one that asks no one stands beside it.</summary>
     [Fact]
     public void An_option_that_waits_for_the_provider_says_what_to_ask()
     {

@@ -3,7 +3,7 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Findings.Rules;
 
-/// <summary>A box in use that is connected to nothing, or an access point or further router that sends nothing and serves no cable.</summary>
+/// <summary>A box in use that is connected to nothing, or an access point or a further router that sends and serves nothing.</summary>
 public static class BoxServesNothing
 {
     /// <summary>The rule.</summary>
