@@ -41,7 +41,7 @@ internal sealed class PlanOptions(Proofs proofs, TimeProvider time) : IDisposabl
                 _runs.Forget(key);
                 run = Begun();
             }
-            // A job is asked about as it is now: what was being searched for before has no one to tell any more, and others wait for its turn.
+            // A job is asked about as it is now: what was searched for before has no one to tell any more, and others wait for its turn.
             if (_last.GetValueOrDefault(job) is { } before && before != run)
             {
                 before.Replace();

@@ -30,7 +30,7 @@ public sealed class BoxServesNothingTests() : RuleTests("box-serves-nothing")
         One(Home.WithGateway().Point("point"), Severity.Concern, "point");
     }
 
-    /// <summary>A further router with its Wi-Fi off and nothing behind it serves nothing; the one at the line is the home's way out.</summary>
+    /// <summary>A further router with its Wi-Fi off and nothing behind it serves nothing; the one at the line always does.</summary>
     [Fact]
     public void A_dark_router_behind_a_router_is_found()
     {
