@@ -1,6 +1,8 @@
 using Altrin.Core.Addressing;
 using Altrin.Core.Changes;
 using Altrin.Core.Planning;
+using Altrin.Core.Procedures;
+using Altrin.Core.Procedures.Sheets;
 using Altrin.Core.Sites;
 using Altrin.Core.Surveys;
 
@@ -90,6 +92,9 @@ public sealed class BuyingTests
             options.Select(o => (o.Points, string.Join(',', o.Bought.Select(b => b.Id)))),
             again.Select(o => (o.Points, string.Join(',', o.Bought.Select(b => b.Id))))
         );
+        // The run sheet says it before anything else.
+        var sheet = RunSheet.Derive(State.Morning(read.AsFound()), read.Design(HomeFile.PlannedName)!.SetUp, Ways.Usual, Stop);
+        Assert.Equal($"To buy before the evening: {string.Join(", ", options[0].Bought.Select(b => b.Name))}.", sheet.Material[0]);
         // Another option takes it off again; nothing else of the home is touched.
         var other = again.First(o => !o.Bought.Any()).ChosenIn(read);
         Assert.Equal(home.Site.Boxes.Select(b => b.Id), other.Site.Boxes.Select(b => b.Id));

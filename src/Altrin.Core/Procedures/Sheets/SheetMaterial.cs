@@ -10,6 +10,11 @@ internal static class SheetMaterial
     /// <summary>Tools and material, in sentences.</summary>
     public static IEnumerable<string> Of(State start, IReadOnlyList<PlayedStep> acts)
     {
+        var bought = Bought(start.Design, acts).Select(b => b.Name).ToList();
+        if (bought.Count > 0)
+        {
+            yield return $"To buy before the evening: {string.Join(", ", bought)}.";
+        }
         if (acts.Any(a => a.Act is LaptopToPort))
         {
             yield return "Laptop with an Ethernet socket or adapter, its lead, its charger.";
@@ -53,6 +58,21 @@ internal static class SheetMaterial
         {
             yield return "A phone with a mobile hotspot, for when the internet is away.";
         }
+    }
+
+    /// <summary>What has yet to be bought of what is switched on or plugged in: an injector has no switch of its own.</summary>
+    private static IEnumerable<Box> Bought(Design design, IReadOnlyList<PlayedStep> acts)
+    {
+        var used = acts.SelectMany(a =>
+                a.Act switch
+                {
+                    PowerOn on => [on.Id],
+                    PatchCable patch => [patch.A.Owner, patch.B.Owner],
+                    _ => Array.Empty<string>(),
+                }
+            )
+            .ToHashSet(StringComparer.Ordinal);
+        return design.Site.Boxes.Where(b => b.ToBuy && used.Contains(b.Id));
     }
 
     private static string Lead(CableFacts? known) =>
