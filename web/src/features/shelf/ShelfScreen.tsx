@@ -31,13 +31,18 @@ export default function ShelfScreen() {
   useEffect(() => {
     document.title = "Gear shelf · Altrin";
   }, []);
+  const took = (entries: Entry[]) => {
+    client.setQueryData(["shelf"], entries);
+    // What could be bought is chosen from the shelf.
+    void client.invalidateQueries({ queryKey: ["options"] });
+  };
   const put = useMutation({
     mutationFn: (text: string) => unwrap(api.POST("/api/shelf", { body: { text } })),
-    onSuccess: (entries) => client.setQueryData(["shelf"], entries),
+    onSuccess: took,
   });
   const drop = useMutation({
     mutationFn: (shelfId: string) => unwrap(api.DELETE("/api/shelf/{shelfId}", { params: { path: { shelfId } } })),
-    onSuccess: (entries) => client.setQueryData(["shelf"], entries),
+    onSuccess: took,
   });
   const entries = shelf.data ?? [];
   const wanted = search.trim().toLowerCase();
