@@ -1,3 +1,5 @@
+using System.Security.Cryptography;
+using System.Text;
 using Altrin.Core.Planning;
 using Altrin.Core.Sites;
 using Altrin.Formats;
@@ -89,6 +91,9 @@ internal sealed class PlanOptions(Proofs proofs, TimeProvider time) : IDisposabl
         _runs.Dispose();
         _asked.Dispose();
     }
+
+    /// <summary>What the options for a task rest on, as a short text.</summary>
+    public static string RestsOn(PlanTask task) => Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(Key(task))))[..16];
 
     private static string Key(PlanTask task)
     {

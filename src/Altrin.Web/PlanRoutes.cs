@@ -30,7 +30,14 @@ internal readonly record struct WhyNotQuestion(
 /// <param name="Box">The box that was asked about; null for one of those shown.</param>
 /// <param name="As">What it was to become.</param>
 /// <param name="KeepAs">What it is called where it is kept as one more set-up; null where it becomes the plan.</param>
-internal sealed record ChosenOption(int? Number = null, string? Box = null, RoleKind? As = null, string? KeepAs = null);
+/// <param name="RestsOn">What the options rest on that were shown; null where that is not asked. Others are never chosen unseen.</param>
+internal sealed record ChosenOption(
+    int? Number = null,
+    string? Box = null,
+    RoleKind? As = null,
+    string? KeepAs = null,
+    string? RestsOn = null
+);
 
 /// <summary>The home with an option, for the drawing.</summary>
 /// <param name="Design">The home with the option as its only set-up.</param>
@@ -82,17 +89,17 @@ internal static class PlanRoutes
         {
             return Problems.NoJob(id);
         }
-        var found = head.Home.AsFound();
-        var run = options.Of(id, (await tasks.Of(id, cancel))(head.Home), anew == true);
+        var task = (await tasks.Of(id, cancel))(head.Home);
+        var run = options.Of(id, task, anew == true);
         while (soFar == true && !run.End.IsCompleted)
         {
             await run.Wait(ForBestSoFar, time, cancel);
             if (!run.End.IsCompleted && run.SoFar is { } best)
             {
-                return TypedResults.Ok(PlanDocument.Of(found, best, isRunning: true));
+                return TypedResults.Ok(Told(task, best, isRunning: true));
             }
         }
-        return TypedResults.Ok(PlanDocument.Of(found, await run.Answer(cancel)));
+        return TypedResults.Ok(Told(task, await run.Answer(cancel)));
     }
 
     /// <summary>Ends the search that goes on: the best so far is the answer.</summary>
@@ -108,10 +115,17 @@ internal static class PlanRoutes
         {
             return Problems.NoJob(id);
         }
-        var run = options.Of(id, (await tasks.Of(id, cancel))(head.Home));
+        var task = (await tasks.Of(id, cancel))(head.Home);
+        var run = options.Of(id, task);
         run.Stop();
-        return TypedResults.Ok(PlanDocument.Of(head.Home.AsFound(), await run.Answer(cancel)));
+        return TypedResults.Ok(Told(task, await run.Answer(cancel)));
     }
+
+    private static PlanDocument Told(PlanTask task, PlanAnswer answer, bool isRunning = false) =>
+        PlanDocument.Of(task.Found, answer, isRunning) with
+        {
+            RestsOn = PlanOptions.RestsOn(task),
+        };
 
     /// <summary>The home with an option, for the drawing.</summary>
     private static async Task<Results<Ok<OptionDrawing>, ProblemHttpResult>> Draw(
@@ -170,6 +184,14 @@ internal static class PlanRoutes
             return Problems.NoJob(asked.Id);
         }
         var taskOf = await tasks.Of(asked.Id, asked.Cancel);
+        if (chosen.RestsOn is { } shown && shown != PlanOptions.RestsOn(taskOf(seen.Home)))
+        {
+            return Problems.Field(
+                "/restsOn",
+                shown,
+                "The home, the way of working or the gear shelf is another one by now: look at the options anew."
+            );
+        }
         if (chosen is { Number: null, Box: { } box, As: { } wanted })
         {
             if (seen.Home.AsFound().Box(box) is null)

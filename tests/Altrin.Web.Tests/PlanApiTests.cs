@@ -133,6 +133,24 @@ public sealed class PlanApiTests(RunningServer server) : IDisposable
         Assert.True(JsonNode.DeepEquals(before["setUps"], (await Get($"{job}/design"))["setUps"]));
     }
 
+    /// <summary>Where the way of working is another one than that of the options that were shown, none of the new ones is chosen unseen.</summary>
+    [Fact]
+    public async Task An_option_of_another_way_is_not_chosen_unseen()
+    {
+        var job = await NewJob();
+        var shown = (string)(await Get($"{job}/options"))["restsOn"]!;
+        Assert.Equal(shown, (string?)(await Get($"{job}/options?soFar=true"))["restsOn"]);
+        using var ways = new StringContent("""{"ways":["gateway=bridge","radioHop=16"]}""", Encoding.UTF8, "application/json");
+        using var put = await _http.PutAsync(new Uri($"{job}/ways", UriKind.Relative), ways, Cancel);
+        Assert.Equal(HttpStatusCode.OK, put.StatusCode);
+        var body = new JsonObject { ["number"] = 1, ["restsOn"] = shown };
+        var (refused, problem) = await Post($"{job}/options/chosen", body.ToJsonString(), "\"1\"");
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, refused);
+        Assert.Equal("/restsOn", (string?)problem["errors"]![0]!["pointer"]);
+        body["restsOn"] = (string)(await Get($"{job}/options"))["restsOn"]!;
+        Assert.Equal(HttpStatusCode.OK, (await Post($"{job}/options/chosen", body.ToJsonString(), "\"1\"")).Status);
+    }
+
     /// <summary>What is drawn of an option is what becomes the plan.</summary>
     [Fact]
     public async Task An_option_is_drawn_as_it_would_be_the_plan()

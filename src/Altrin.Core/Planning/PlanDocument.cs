@@ -26,6 +26,11 @@ public sealed record PlanDocument(
     IReadOnlyList<NeedNotReached> NotMet
 )
 {
+    /// <summary>
+    /// What the options rest on, as a short text: the same for the same home, way of working and gear to be had. Null where it is not asked.
+    /// </summary>
+    public string? RestsOn { get; init; }
+
     /// <summary>Of what was found, and what is proposed.</summary>
     public static PlanDocument Of(Design found, PlanAnswer answer, bool isRunning = false) =>
         new(

@@ -69,7 +69,7 @@ public sealed class PlanCostTests
         Assert.Equal(Math.Round((10 + 6) * 365.25 * 24 / 1000), Plan(home).Found.Score.Effort.YearlyEnergy);
     }
 
-    /// <summary>What is not on the way to the internet takes nobody offline; what is, its save or its start.</summary>
+    /// <summary>What is not on the way to the internet takes no device offline; what is, its save or its start.</summary>
     [Fact]
     public void The_home_is_offline_while_what_it_hangs_at_is_set()
     {

@@ -76,8 +76,8 @@ public sealed class TechniqueTests
 
     private static readonly Dictionary<string, Case> Cases = new(StringComparer.Ordinal)
     {
-        // A router that has no mode for it is an access point by hand; one that has it is set to that.
-        ["T1 access point by hand"] = new(
+        // A router without the mode for it has its DHCP server off and the cable in a LAN port; one with it is set to that.
+        ["T1 access point, LAN to LAN"] = new(
             () => Run(House("relic-router")),
             () => Run(House("desk-router")),
             Is("own-1", RoleKind.LanToLan, "gateway"),

@@ -1929,6 +1929,7 @@ export interface components {
             box?: null | string;
             as?: null | components["schemas"]["RoleKind"];
             keepAs?: null | string;
+            restsOn?: null | string;
         };
         ComparedVersion: {
             revision: components["schemas"]["RevisionInfo"];
@@ -3273,6 +3274,7 @@ export interface components {
             spares: components["schemas"]["SpareVerdict"][];
             gateway: components["schemas"]["GatewayVerdict"][];
             notMet: components["schemas"]["NeedNotReached"][];
+            restsOn?: null | string;
         };
         PlannedRadio: {
             box: string;

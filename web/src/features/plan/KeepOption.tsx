@@ -4,15 +4,25 @@ import { Button, Input } from "../../ui/controls";
 import { Labelled } from "../../ui/pieces";
 import type { JobTools } from "../shared/jobTools";
 
+interface Props {
+  number: number;
+  /** What the options rest on that are shown. */
+  restsOn: string | null;
+  tools: JobTools;
+  done: () => void;
+}
+
 /** Asks for a name, and keeps an option under it beside the plan: options that are not kept are worked out anew each time. */
-export function KeepOption({ number, tools, done }: { number: number; tools: JobTools; done: () => void }) {
+export function KeepOption({ number, restsOn, tools, done }: Props) {
   const [name, setName] = useState("");
   const [refused, refuse] = useState<string | null>(null);
   return (
     <chakra.form
       onSubmit={(e) => {
         e.preventDefault();
-        void tools.keepOption({ number, box: null, as: null, keepAs: name.trim() }).then(done, (error: Error) => refuse(error.message));
+        void tools
+          .keepOption({ number, box: null, as: null, keepAs: name.trim(), restsOn })
+          .then(done, (error: Error) => refuse(error.message));
       }}
     >
       <Flex gap="2" align="end" wrap="wrap">

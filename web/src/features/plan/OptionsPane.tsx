@@ -67,16 +67,24 @@ export default function OptionsPane({ state, tools }: { state: JobState; tools: 
             options={plan.options}
             drawn={{ number: drawn, draw }}
             keep={keep}
-            choose={!open ? null : (number) => tools.chooseOption({ number, box: null, as: null, keepAs: null }, chosen)}
+            choose={
+              !open
+                ? null
+                : (number) => tools.chooseOption({ number, box: null, as: null, keepAs: null, restsOn: plan.restsOn ?? null }, chosen)
+            }
           />
           {open && keeping !== null && keeping <= plan.options.length && (
-            <KeepOption key={keeping} number={keeping} tools={tools} done={() => keep(null)} />
+            <KeepOption key={keeping} number={keeping} restsOn={plan.restsOn ?? null} tools={tools} done={() => keep(null)} />
           )}
           <KeptOptions state={state} tools={tools} />
           {open && plan.notMet.map((need) => <NotMet key={need.need} need={need} />)}
           {drawn !== null && open && drawn <= plan.options.length && <OptionDrawing state={state} number={drawn} />}
           {open && (
-            <WhyNot plan={plan} state={state} choose={(box, as) => tools.chooseOption({ number: null, box, as, keepAs: null }, chosen)} />
+            <WhyNot
+              plan={plan}
+              state={state}
+              choose={(box, as) => tools.chooseOption({ number: null, box, as, keepAs: null, restsOn: plan.restsOn ?? null }, chosen)}
+            />
           )}
         </>
       )}

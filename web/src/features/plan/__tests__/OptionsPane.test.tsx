@@ -34,6 +34,7 @@ const option = (kind: Schemas["RoleKind"], becomes: string, answer: Schemas["Ans
 const plan: Schemas["PlanDocument"] = {
   options: [option("repeater", "repeater behind Gateway by radio, Study", "yes", 40), option("unused", "not in use", "no", 1030)],
   proven: 1234,
+  restsOn: "as shown",
   isCut: false,
   isRunning: false,
   first: { kind: "plan", sentence: "A plan is needed.", reasons: [] },
@@ -100,7 +101,10 @@ describe("Options", () => {
     expect(screen.getByText("1234 set-ups were proven.")).toBeInTheDocument();
     expect(screen.getByText(/takes the place of the plan that stands; undo brings that back/)).toBeInTheDocument();
     fireEvent.click(screen.getByRole("button", { name: "Make option 2 the plan" }));
-    expect(tools.chooseOption).toHaveBeenCalledExactlyOnceWith({ number: 2, box: null, as: null, keepAs: null }, expect.any(Function));
+    expect(tools.chooseOption).toHaveBeenCalledExactlyOnceWith(
+      { number: 2, box: null, as: null, keepAs: null, restsOn: "as shown" },
+      expect.any(Function),
+    );
     expect(row("Ask the provider first")).toBe("Ask the provider firstTelephone depends on Gateway, which is in bridge mode.");
     expect(within(table).getAllByText("Not tonight")).toHaveLength(1);
     expect(screen.getByRole("heading", { name: "No option meets: Recorder reached from outside" })).toBeInTheDocument();
@@ -133,7 +137,7 @@ describe("Options", () => {
     fireEvent.change(screen.getByLabelText("Keep option 2 as"), { target: { value: " Attic later " } });
     fireEvent.click(screen.getByRole("button", { name: "Keep" }));
     await waitFor(() => expect(screen.queryByLabelText("Keep option 2 as")).toBeNull());
-    expect(tools.keepOption).toHaveBeenLastCalledWith({ number: 2, box: null, as: null, keepAs: "Attic later" });
+    expect(tools.keepOption).toHaveBeenLastCalledWith({ number: 2, box: null, as: null, keepAs: "Attic later", restsOn: "as shown" });
     expect(screen.getByRole("link", { name: "Compare attic-later with the plan" })).toHaveAttribute(
       "href",
       expect.stringMatching(/compare&before=\d+\.planned&after=\d+\.attic-later$/),
@@ -179,7 +183,7 @@ describe("Options", () => {
     expect(screen.getByText("+40")).toBeInTheDocument();
     fireEvent.click(screen.getByRole("button", { name: "Make this the plan" }));
     expect(tools.chooseOption).toHaveBeenCalledExactlyOnceWith(
-      { number: null, box: "rep", as: "unused", keepAs: null },
+      { number: null, box: "rep", as: "unused", keepAs: null, restsOn: "as shown" },
       expect.any(Function),
     );
     fireEvent.change(screen.getByLabelText("What it would be"), { target: { value: "repeater" } });
