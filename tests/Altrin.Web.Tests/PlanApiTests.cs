@@ -133,7 +133,7 @@ public sealed class PlanApiTests(RunningServer server) : IDisposable
         Assert.True(JsonNode.DeepEquals(before["setUps"], (await Get($"{job}/design"))["setUps"]));
     }
 
-    /// <summary>Where the way of working is another one than that of the options that were shown, none of the new ones is chosen unseen.</summary>
+    /// <summary>Where the way of working is another one than that of the options that were shown, none is chosen unseen.</summary>
     [Fact]
     public async Task An_option_of_another_way_is_not_chosen_unseen()
     {

@@ -27,7 +27,7 @@ public sealed record PlanDocument(
 )
 {
     /// <summary>
-    /// What the options rest on, as a short text: the same for the same home, way of working and gear to be had. Null where it is not asked.
+    /// What the options rest on, as a short text: the same for the same home, way of working and gear to be had. Null where not asked.
     /// </summary>
     public string? RestsOn { get; init; }
 
