@@ -1,12 +1,11 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
-import { Link } from "react-router";
 import { api, ProblemError, unwrap, type FileError, type Schemas } from "../../api/client";
-import { ColourSwitch } from "../../ui/ColourSwitch";
 import { Button, Input, Select } from "../../ui/controls";
 import { FilePick } from "../../ui/FilePick";
 import { Card, Labelled, Trouble, Waiting } from "../../ui/pieces";
+import { TopBar } from "../../ui/TopBar";
 import { boxWords, keysOf } from "../../ui/words";
 import { FileErrors } from "../../ui/FileErrors";
 import { useShown } from "../shared/useShown";
@@ -65,14 +64,7 @@ export default function ShelfScreen() {
   };
   return (
     <Box maxW="84rem" mx="auto" p={{ base: "3", md: "5" }}>
-      <Flex as="header" align="center" justify="space-between" mb="4">
-        <chakra.span fontSize="1.375rem" fontWeight="800">
-          <Link to="/" style={{ textDecoration: "none" }} aria-label="Altrin, all jobs">
-            altrin
-          </Link>
-        </chakra.span>
-        <ColourSwitch />
-      </Flex>
+      <TopBar />
       <chakra.main>
         <chakra.h1 fontSize="xl">Gear shelf</chakra.h1>
         <Box color="muted" mb="3" maxW="52rem">

@@ -1,9 +1,8 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
 import { useEffect } from "react";
-import { Link } from "react-router";
-import { ColourSwitch } from "../../ui/ColourSwitch";
 import { Button } from "../../ui/controls";
 import { Card, Trouble, Waiting } from "../../ui/pieces";
+import { TopBar } from "../../ui/TopBar";
 import { useWays } from "../shared/useWays";
 import { WayFields } from "../shared/WayFields";
 import { WeightFields } from "../shared/WeightFields";
@@ -17,14 +16,7 @@ export default function WaysScreen() {
   }, []);
   return (
     <Box maxW="70rem" mx="auto" p={{ base: "3", md: "6" }}>
-      <Flex as="header" align="center" justify="space-between" gap="3" wrap="wrap" mb="5">
-        <chakra.span fontSize="1.375rem" fontWeight="800">
-          <Link to="/" style={{ textDecoration: "none" }} aria-label="Altrin, all jobs">
-            altrin
-          </Link>
-        </chakra.span>
-        <ColourSwitch />
-      </Flex>
+      <TopBar />
       <chakra.main display="grid" gap="4">
         <Flex justify="space-between" align="center" gap="3" wrap="wrap">
           <chakra.h1 fontSize="xl">My way of working</chakra.h1>
