@@ -109,9 +109,13 @@ internal sealed class PlanSearch
                 shown.Add(state);
             }
         }
-        if (shown.TrueForAll(s => s.Asked.Count > 0) && _best.Values.Where(s => s.Asked.Count == 0).MinBy(s => s.Points) is { } tonight)
+        if (
+            shown.TrueForAll(s => s.Asked.Count > 0)
+            && _best.Values.Where(s => s.Asked.Count == 0).OrderBy(s => s.Points).ToList().Find(s => !IsNeedless(s)) is { } tonight
+        )
         {
-            shown = [.. shown.Take(Math.Max(1, most - 1)), tonight];
+            shown = [.. shown.Take(Math.Max(1, most - 1))];
+            shown.Insert(1 + shown.Skip(1).TakeWhile(s => s.Points <= tonight.Points).Count(), tonight);
         }
         return shown;
     }
