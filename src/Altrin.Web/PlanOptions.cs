@@ -20,7 +20,7 @@ internal sealed class PlanOptions(Proofs proofs, TimeProvider time) : IDisposabl
 
     private readonly Recent<string, PlanRun> _runs = new(Most);
     private readonly Recent<string, WhyNot> _asked = new(4 * Most);
-    private readonly Dictionary<long, PlanRun> _last = [];
+    private readonly Dictionary<long, PlanRun> _running = [];
     private readonly Lock _gate = new();
 
     /// <summary>The search for a home as it was found, begun where it was not.</summary>
@@ -43,12 +43,7 @@ internal sealed class PlanOptions(Proofs proofs, TimeProvider time) : IDisposabl
                 _runs.Forget(key);
                 run = Begun();
             }
-            // A job is asked about as it is now: what was searched for before has no one to tell any more, and others wait for its turn.
-            if (_last.GetValueOrDefault(job) is { } before && before != run)
-            {
-                before.Replace();
-            }
-            _last[job] = run;
+            Follow(job, run);
             return run;
         }
 
@@ -67,6 +62,27 @@ internal sealed class PlanOptions(Proofs proofs, TimeProvider time) : IDisposabl
                             CancellationToken.None
                         )
                 ));
+    }
+
+    /// <summary>
+    /// A job is asked about as it is now: what was searched for before has no one to tell any more, and others wait for its turn; but for
+    /// what another job with the same home still asks about. What has ended is not held.
+    /// </summary>
+    private void Follow(long job, PlanRun run)
+    {
+        foreach (var ended in _running.Where(r => r.Value.End.IsCompleted).Select(r => r.Key).ToList())
+        {
+            _running.Remove(ended);
+        }
+        if (_running.Remove(job, out var before) && before != run && !_running.ContainsValue(before))
+        {
+            before.Replace();
+        }
+        if (!run.End.IsCompleted)
+        {
+            run.Resume();
+            _running[job] = run;
+        }
     }
 
     /// <summary>What an alternative costs against the first option.</summary>

@@ -57,6 +57,9 @@ internal sealed class PlanRun : IDisposable
         }
     }
 
+    /// <summary>It is asked for again: it goes on between questions as before.</summary>
+    public void Resume() => _isReplaced = false;
+
     private void Leave()
     {
         if (!End.IsCompleted)

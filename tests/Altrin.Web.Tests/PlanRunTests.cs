@@ -63,6 +63,15 @@ public sealed class PlanRunTests
         ticks.Pass();
         await waiting;
         Assert.True(run.IsLeft);
+        // One that is asked for again goes on between questions.
+        using var back = Endless();
+        var again = back.Wait(TimeSpan.FromSeconds(1), ticks, Cancel);
+        back.Replace();
+        back.Resume();
+        ticks.Pass();
+        await again;
+        Assert.False(back.IsLeft || back.End.IsCompleted);
+        back.Stop();
     }
 
     /// <summary>A clock whose timers all end when they are told to.</summary>
