@@ -108,12 +108,20 @@ internal sealed class PlanOptions(Proofs proofs, TimeProvider time) : IDisposabl
         _asked.Dispose();
     }
 
-    /// <summary>What the options for a task rest on, as a short text.</summary>
-    public static string RestsOn(PlanTask task) => Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(Key(task))))[..16];
+    /// <summary>
+    /// What options rest on and which they are, as a short text: a search that was cut short can come to others when it is run again.
+    /// </summary>
+    public static string RestsOn(PlanTask task, PlanAnswer answer)
+    {
+        var shown = answer.Options.Select(o => Text(o.Site, o.SetUp));
+        return Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(string.Join(' ', shown.Prepend(Key(task))))))[..16];
+    }
 
     private static string Key(PlanTask task)
     {
         var kinds = string.Join(',', task.Shelf.Select(p => $"{p.ShelfId}/{p.Edition}"));
-        return $"{task.Ways} {task.Weights} {kinds} {DesignFile.Write(new HomeFile(task.Found.Site, [task.Found.SetUp]))}";
+        return $"{task.Ways} {task.Weights} {kinds} {Text(task.Found.Site, task.Found.SetUp)}";
     }
+
+    private static string Text(Site site, SetUp setUp) => DesignFile.Write(new HomeFile(site, [setUp]));
 }

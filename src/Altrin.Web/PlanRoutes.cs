@@ -124,7 +124,7 @@ internal static class PlanRoutes
     private static PlanDocument Told(PlanTask task, PlanAnswer answer, bool isRunning = false) =>
         PlanDocument.Of(task.Found, answer, isRunning) with
         {
-            RestsOn = PlanOptions.RestsOn(task),
+            RestsOn = PlanOptions.RestsOn(task, answer),
         };
 
     /// <summary>The home with an option, for the drawing.</summary>
@@ -184,12 +184,14 @@ internal static class PlanRoutes
             return Problems.NoJob(asked.Id);
         }
         var taskOf = await tasks.Of(asked.Id, asked.Cancel);
-        if (chosen.RestsOn is { } shown && shown != PlanOptions.RestsOn(taskOf(seen.Home)))
+        // Worked out before the turn of the job is taken; what is committed below finds it there.
+        var there = await options.Of(asked.Id, taskOf(seen.Home)).Answer(asked.Cancel);
+        if (!AreShown(taskOf(seen.Home), there))
         {
             return Problems.Field(
                 "/restsOn",
-                shown,
-                "The home, the way of working or the gear shelf is another one by now: look at the options anew."
+                chosen.RestsOn!,
+                "The home, the way of working or the gear shelf is another one by now, or the search was run again: look at the options anew."
             );
         }
         if (chosen is { Number: null, Box: { } box, As: { } wanted })
@@ -203,20 +205,21 @@ internal static class PlanRoutes
                 ? await Commit(asked, _ => option, $"{seen.Home.AsFound().NameOf(box)} as asked for", chosen.KeepAs)
                 : Problems.Field("/as", $"{wanted}", answer.Because!);
         }
-        // Worked out before the turn of the job is taken; what is committed below finds it there.
-        var there = (await options.Of(asked.Id, taskOf(seen.Home)).Answer(asked.Cancel)).Options;
-        return chosen.Number is not { } number || number < 1 || number > there.Count
-            ? Problems.Field("/number", $"{chosen.Number}", $"The number of an option is expected, 1 to {there.Count}.")
+        return chosen.Number is not { } number || number < 1 || number > there.Options.Count
+            ? Problems.Field("/number", $"{chosen.Number}", $"The number of an option is expected, 1 to {there.Options.Count}.")
             : await Commit(
                 asked,
                 head =>
-                    options.Of(asked.Id, taskOf(head.Home)).End is { IsCompletedSuccessfully: true, Result.Options: var same }
-                    && same.Count >= number
-                        ? same[number - 1]
+                    options.Of(asked.Id, taskOf(head.Home)).End is { IsCompletedSuccessfully: true, Result: var same }
+                    && same.Options.Count >= number
+                    && AreShown(taskOf(head.Home), same)
+                        ? same.Options[number - 1]
                         : null,
                 $"Option {number}",
                 chosen.KeepAs
             );
+
+        bool AreShown(PlanTask task, PlanAnswer answer) => chosen.RestsOn is not { } shown || shown == PlanOptions.RestsOn(task, answer);
     }
 
     /// <summary>Commits a set-up as the plan, or beside it; where what was found is another by now, that is said instead.</summary>

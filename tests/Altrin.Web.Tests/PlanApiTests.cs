@@ -2,6 +2,8 @@ using System.Net;
 using System.Net.Http.Json;
 using System.Text;
 using System.Text.Json.Nodes;
+using Altrin.Core.Planning;
+using Altrin.Core.Procedures;
 using Altrin.Testing;
 
 namespace Altrin.Web.Tests;
@@ -149,6 +151,19 @@ public sealed class PlanApiTests(RunningServer server) : IDisposable
         Assert.Equal("/restsOn", (string?)problem["errors"]![0]!["pointer"]);
         body["restsOn"] = (string)(await Get($"{job}/options"))["restsOn"]!;
         Assert.Equal(HttpStatusCode.OK, (await Post($"{job}/options/chosen", body.ToJsonString(), "\"1\"")).Status);
+    }
+
+    /// <summary>What options rest on is told apart by the home and the way of working, and by what the search came to.</summary>
+    [Fact]
+    public void Options_are_told_apart_by_what_they_are()
+    {
+        var task = new PlanTask(Home.WithGateway().Wired("desk", "gw/lan1").Design);
+        var answer = Planner.Plan(task, stop: Cancel);
+        var rest = PlanOptions.RestsOn(task, answer);
+        Assert.Equal(rest, PlanOptions.RestsOn(task, Planner.Plan(task, stop: Cancel)));
+        var other = answer.Options[0] with { SetUp = answer.Options[0].SetUp with { Name = "other" } };
+        Assert.NotEqual(rest, PlanOptions.RestsOn(task, answer with { Options = [other, .. answer.Options.Skip(1)] }));
+        Assert.NotEqual(rest, PlanOptions.RestsOn(task with { Ways = Ways.Usual with { Gateway = GatewaySchool.Bridge } }, answer));
     }
 
     /// <summary>What is drawn of an option is what becomes the plan.</summary>
