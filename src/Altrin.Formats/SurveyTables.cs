@@ -7,22 +7,6 @@ using Altrin.Core.Surveys;
 
 namespace Altrin.Formats;
 
-/// <summary>The tables of a survey.</summary>
-public enum SurveyTable
-{
-    /// <summary>Boxes.</summary>
-    Gear,
-
-    /// <summary>Rooms and other places.</summary>
-    Places,
-
-    /// <summary>The customer's devices.</summary>
-    Devices,
-
-    /// <summary>Cables of what was found.</summary>
-    Cables,
-}
-
 /// <summary>
 /// A survey as tables, both ways. Reading changes what is there by id, or by name where a row has no id, and adds the rest; nothing is
 /// taken away by a row, a column or a cell that is missing. Keys and passwords are in none of them.
