@@ -126,7 +126,7 @@ internal static class PlanCommand
             else
             {
                 Tables(answer.Options);
-                foreach (var need in NeedNotReached.Of(answer))
+                foreach (var need in answer.NotMet)
                 {
                     output.WriteLine($"No option meets: {need.Asked}. {need.Why}");
                     foreach (var would in need.Would)

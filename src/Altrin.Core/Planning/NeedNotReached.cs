@@ -15,13 +15,13 @@ namespace Altrin.Core.Planning;
 public sealed record NeedNotReached(string Need, string Asked, string Why, IReadOnlyList<string> Would)
 {
     /// <summary>Every need that none of the options meets.</summary>
-    public static IReadOnlyList<NeedNotReached> Of(PlanAnswer answer)
+    internal static IReadOnlyList<NeedNotReached> Of(IReadOnlyList<PlanOption> options)
     {
-        var first = answer.Options[0];
+        var first = options[0];
         return
         [
             .. first
-                .Proof.Observation.Sheet.Needs.Where(n => answer.Options.All(o => !IsMet(o.Proof, n.Need)))
+                .Proof.Observation.Sheet.Needs.Where(n => options.All(o => !IsMet(o.Proof, n.Need)))
                 .Select(n => new NeedNotReached(
                     n.Need,
                     n.Asked,

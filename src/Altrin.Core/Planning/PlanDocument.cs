@@ -27,7 +27,8 @@ public sealed record PlanDocument(
 )
 {
     /// <summary>
-    /// What the options rest on, as a short text: the same for the same home, way of working and gear to be had. Null where not asked.
+    /// What the options rest on and which they are, as a short text: the same for the same home, way of working and gear to be had where
+    /// the search came to the same options. Null where not asked.
     /// </summary>
     public string? RestsOn { get; init; }
 
@@ -47,7 +48,7 @@ public sealed record PlanDocument(
             FirstAnswer.Of(found, answer),
             SpareVerdict.Of(found, answer),
             GatewayVerdict.Of(found, answer),
-            NeedNotReached.Of(answer)
+            answer.NotMet
         );
 }
 
@@ -108,7 +109,7 @@ public sealed record OptionDocument(
             option.Score.Told(),
             Math.Round(option.Points, 1),
             option.Departures,
-            option.Asked
+            option.NotTonight
         );
     }
 }

@@ -110,8 +110,8 @@ internal sealed class PlanSearch
             }
         }
         if (
-            shown.TrueForAll(s => s.Asked.Count > 0)
-            && _best.Values.Where(s => s.Asked.Count == 0).OrderBy(s => s.Points).ToList().Find(s => !IsNeedless(s)) is { } tonight
+            shown.TrueForAll(s => s.NotTonight.Count > 0)
+            && _best.Values.Where(s => s.NotTonight.Count == 0).OrderBy(s => s.Points).ToList().Find(s => !IsNeedless(s)) is { } tonight
         )
         {
             shown = [.. shown.Take(Math.Max(1, most - 1))];
@@ -362,11 +362,11 @@ internal sealed class PlanSearch
         var roles = BoxRole.Of(proof.Observation);
         var departures = PlanDepartures.Of(_task, new(proof.Observation, withRemedies: false), roles, effort.DevicesTouched).ToList();
         // What was found asks nothing of the provider that is not asked already.
-        List<string> asked = Found is null ? [] : [.. ProviderFirst.Of(Found.Proof, proof)];
+        List<string> notTonight = Found is null ? [] : [.. ProviderFirst.Of(Found.Proof, proof)];
         int? cascades = _task.Ways.WantsRouters ? null : roles.Count(r => r.Kind == RoleKind.Cascade);
-        var score = PlanScore.Of(_task.Found, proof, effort, departures.Count, asked.Count, cascades);
+        var score = PlanScore.Of(_task.Found, proof, effort, departures.Count, notTonight.Count, cascades);
         var points = score.Points(_task.Weights) + (PlanTask.NotAsWanted * _task.Unmet(roles));
-        return new(design, proof, score, points, roles, departures, asked, Kind(roles));
+        return new(design, proof, score, points, roles, departures, notTonight, Kind(roles));
     }
 
     /// <summary>
@@ -384,28 +384,4 @@ internal sealed class PlanSearch
         );
         string Called(string id) => _task.Found.Setting(id) is null && _task.Found.Box(id) is { } spare ? spare.Profile.ShelfId : id;
     }
-}
-
-/// <summary>A set-up that was proven.</summary>
-/// <param name="Design">The home with it.</param>
-/// <param name="Proof">What is proven, without remedies.</param>
-/// <param name="Score">What speaks against it.</param>
-/// <param name="Points">The sum of that, and more where a box is not what is wanted of it.</param>
-/// <param name="Roles">What each box is.</param>
-/// <param name="Departures">Where it departs from the installer's way, a sentence each.</param>
-/// <param name="Asked">What the provider has to say or do first, a sentence each.</param>
-/// <param name="Kind">What makes it another kind of answer: two of one kind differ in details only.</param>
-internal sealed record PlanState(
-    Design Design,
-    Proof Proof,
-    PlanScore Score,
-    double Points,
-    IReadOnlyList<BoxRole> Roles,
-    IReadOnlyList<string> Departures,
-    IReadOnlyList<string> Asked,
-    string Kind
-)
-{
-    /// <summary>Whether more than an injector has to be bought for it.</summary>
-    public bool Buys => Score.Effort.BoxesToBuy > 0;
 }

@@ -13,7 +13,7 @@ namespace Altrin.Core.Planning;
 /// <param name="Points">The sum of that.</param>
 /// <param name="Roles">What each box is.</param>
 /// <param name="Departures">Where it departs from the installer's way, a sentence each.</param>
-/// <param name="Asked">What the provider has to say or do first, a sentence each: with any it is not done tonight.</param>
+/// <param name="NotTonight">What the provider has to say or do first, a sentence each: with any it is not done tonight.</param>
 public sealed record PlanOption(
     Site Site,
     SetUp SetUp,
@@ -22,7 +22,7 @@ public sealed record PlanOption(
     double Points,
     IReadOnlyList<BoxRole> Roles,
     IReadOnlyList<string> Departures,
-    IReadOnlyList<string> Asked
+    IReadOnlyList<string> NotTonight
 )
 {
     /// <summary>What has to be bought for it.</summary>
@@ -74,13 +74,15 @@ public sealed record PlanOption(
 /// <param name="Found">What was found, as if it were an option.</param>
 /// <param name="With">The best of what was proven in which each box serves, by the id of the box.</param>
 /// <param name="Gateway">The best of what was proven for each way that the box at the internet line can go.</param>
+/// <param name="NotMet">Needs that no option meets, with what would; worked out once the search has ended.</param>
 public sealed record PlanAnswer(
     IReadOnlyList<PlanOption> Options,
     int Proven,
     bool IsCut,
     PlanOption Found,
     IReadOnlyDictionary<string, PlanOption> With,
-    IReadOnlyDictionary<GatewaySchool, PlanOption> Gateway
+    IReadOnlyDictionary<GatewaySchool, PlanOption> Gateway,
+    IReadOnlyList<NeedNotReached> NotMet
 );
 
 /// <summary>Works out what each box of a home should become.</summary>
@@ -97,7 +99,8 @@ public static class Planner
     {
         var search = new PlanSearch(task, stop);
         search.Run(() => progress?.Invoke(Answer(task, search, isCut: true)));
-        return Answer(task, search, search.IsCut);
+        var answer = Answer(task, search, search.IsCut);
+        return answer with { NotMet = NeedNotReached.Of(answer.Options) };
     }
 
     private static PlanAnswer Answer(PlanTask task, PlanSearch search, bool isCut)
@@ -109,7 +112,8 @@ public static class Planner
             isCut || search.IsCut,
             Option(task, search.Found!),
             search.With.ToDictionary(w => w.Key, w => Option(task, w.Value), StringComparer.Ordinal),
-            search.Gateway.ToDictionary(w => w.Key, w => Option(task, w.Value))
+            search.Gateway.ToDictionary(w => w.Key, w => Option(task, w.Value)),
+            []
         );
     }
 
@@ -132,7 +136,7 @@ public static class Planner
                     .Select(b => state.Roles.FirstOrDefault(r => r.Box == b.Id) ?? new(b.Id, RoleKind.Unused, null, false, null)),
             ],
             state.Departures,
-            state.Asked
+            state.NotTonight
         );
     }
 

@@ -25,12 +25,15 @@ public sealed class PlanCostTests
         var bridge = new Ways { Gateway = GatewaySchool.Bridge };
         var answer = Plan(House(LineNeeds.NotAsked), t => t with { Ways = bridge, Weights = PlanWeights.Usual with { Departure = 500 } });
         Assert.Equal(RoleKind.Bridge, answer.Options[0].Roles.Single(r => r.Box == "gw").Kind);
-        Assert.Equal(["Whether the line wants a login, a VLAN tag or one MAC address from own was not asked."], answer.Options[0].Asked);
+        Assert.Equal(
+            ["Whether the line wants a login, a VLAN tag or one MAC address from own was not asked."],
+            answer.Options[0].NotTonight
+        );
         Assert.Equal(1, answer.Options[0].Score.ProviderAsked);
-        Assert.Contains(answer.Options, o => o.Asked.Count == 0);
-        Assert.All(Plan(House(Home.Asked), t => t with { Ways = bridge }).Options, o => Assert.Empty(o.Asked));
+        Assert.Contains(answer.Options, o => o.NotTonight.Count == 0);
+        Assert.All(Plan(House(Home.Asked), t => t with { Ways = bridge }).Options, o => Assert.Empty(o.NotTonight));
         // What was found waits for no one, whatever was not asked of it.
-        Assert.Empty(answer.Found.Asked);
+        Assert.Empty(answer.Found.NotTonight);
     }
 
     /// <summary>A login that is typed and not in the survey is asked for; one that is in it is not.</summary>
@@ -42,7 +45,7 @@ public sealed class PlanCostTests
         var line = Home.Asked with { Login = Known.Yes, Account = account };
         var home = House(line).Edit<RouterMode>("gw", m => m with { Line = m.Line with { Login = true } });
         var option = Plan(home, t => t with { Wanted = new Dictionary<string, RoleKind> { ["gw"] = RoleKind.Bridge } }).Options[0];
-        Assert.Equal(Enumerable.Repeat("The login of the line is typed into own, and is not in the survey.", asked), option.Asked);
+        Assert.Equal(Enumerable.Repeat("The login of the line is typed into own, and is not in the survey.", asked), option.NotTonight);
     }
 
     /// <summary>What would meet a need is proven where a public address would, and advice where it would not.</summary>
@@ -51,10 +54,10 @@ public sealed class PlanCostTests
     {
         var home = Home.WithGateway().Wired("camera", "gw/lan1").Reach("camera", 443);
         var shared = Plan(home.Service(new CarrierNat(100, 20) { HandOff = "gw" }));
-        var need = Assert.Single(NeedNotReached.Of(shared));
+        var need = Assert.Single(shared.NotMet);
         Assert.StartsWith("A public address from the provider meets it", need.Would[0], StringComparison.Ordinal);
         Assert.Contains("Otherwise use a tunnel that is opened from inside.", need.Would);
-        Assert.Empty(NeedNotReached.Of(Plan(home.Service(new PublicDynamic(100, 20) { HandOff = "gw", Line = Home.Asked }))));
+        Assert.Empty(Plan(home.Service(new PublicDynamic(100, 20) { HandOff = "gw", Line = Home.Asked })).NotMet);
     }
 
     /// <summary>Watts as the kind has them, 6 where it has none (common practice), all year.</summary>
