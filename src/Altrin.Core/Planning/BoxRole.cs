@@ -30,6 +30,9 @@ public enum RoleKind
     /// <summary>Repeater.</summary>
     Repeater,
 
+    /// <summary>A router as an access point that is joined by WDS (DHCP off).</summary>
+    Wds,
+
     /// <summary>Wireless bridge.</summary>
     WirelessBridge,
 
@@ -85,6 +88,7 @@ public sealed record BoxRole(string Box, RoleKind Kind, string? Behind, bool ByR
         setting.Mode switch
         {
             RouterMode { Passing: not null } or RouterMode { Dmz: not null } => RoleKind.Passing,
+            RouterMode { Uplink.Frames: UplinkFrames.Wds } => RoleKind.Wds,
             RouterMode router => !router.Server.On && IsUnlinked(seen, setting.Box) ? RoleKind.LanToLan
             : seen.Sheet.Nats.Any(n => n.Router == setting.Box) && IsBehindRouter(seen, setting.Box) ? RoleKind.Cascade
             : RoleKind.Router,

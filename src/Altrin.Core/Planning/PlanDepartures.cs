@@ -80,7 +80,7 @@ internal static class PlanDepartures
     /// <summary>By what rooms are connected that were not before.</summary>
     private static IEnumerable<(string What, BackhaulSchool Way)> Backhauls(Design found, Design design)
     {
-        foreach (var box in design.SetUp.Boxes.Where(b => BoxRole.JoinsByRadio(b.Mode) && found.Mode(b.Box)?.Kind != b.Mode.Kind))
+        foreach (var box in design.SetUp.Boxes.Where(b => BoxRole.JoinsByRadio(b.Mode) && !JoinedBefore(found, b)))
         {
             yield return (design.NameOf(box.Box), BackhaulSchool.Radio);
         }
@@ -97,6 +97,9 @@ internal static class PlanDepartures
             yield return (metres is { } known ? $"{known:0} m between rooms" : "Between rooms", BackhaulSchool.Cable);
         }
     }
+
+    private static bool JoinedBefore(Design found, BoxSetting box) =>
+        found.Mode(box.Box) is { } before && before.Kind == box.Mode.Kind && BoxRole.JoinsByRadio(before);
 
     private static string? OfAddress(Evidence e, AddressSchool school, BoxRole role)
     {
@@ -117,7 +120,8 @@ internal static class PlanDepartures
             (AddressSchool.Reserved, null, _) when page.Mac is not null && !kept =>
                 $"{name} leases an address that is not reserved; your way: leased and reserved.",
             // A box that is a router by its mode cannot lease the address of its page.
-            (AddressSchool.Reserved, { } at, _) when role.Kind != RoleKind.LanToLan && !main.Plan.Reserved.Contains(at) =>
+            (AddressSchool.Reserved, { } at, _)
+                when role.Kind is not (RoleKind.LanToLan or RoleKind.Wds) && !main.Plan.Reserved.Contains(at) =>
                 $"{name} has {at} typed in; your way: leased and reserved.",
             (AddressSchool.Low, { } at, { } pool) when at > pool.First => $"{name} has {at}; your way: below the pool.",
             (AddressSchool.High, { } at, { } pool) when at < pool.Last => $"{name} has {at}; your way: above the pool.",

@@ -17,6 +17,7 @@ public static class RoleWords
             RoleKind.AccessPoint => "access-point mode",
             RoleKind.LanToLan => "access point (LAN to LAN, DHCP off)",
             RoleKind.Repeater => "repeater",
+            RoleKind.Wds => "access point joined by WDS (DHCP off)",
             RoleKind.WirelessBridge => "wireless bridge",
             RoleKind.Satellite => "mesh satellite",
             RoleKind.Switch => "switch",

@@ -52,6 +52,7 @@ public sealed record WhyNot(string Box, RoleKind Wanted, PlanOption? Option, str
                 (RoleKind.LanToLan, routes),
                 (RoleKind.Cascade, routes && hasWan),
                 (RoleKind.Repeater, modes.Contains(ModeKind.Repeater)),
+                (RoleKind.Wds, routes && box.Profile.Radios.Any(r => r.FourAddress == Known.Yes)),
                 (RoleKind.WirelessBridge, modes.Contains(ModeKind.WirelessBridge)),
                 (RoleKind.Satellite, modes.Contains(ModeKind.Satellite)),
                 (RoleKind.Unused, true),

@@ -159,6 +159,25 @@ public sealed record BoxRadio(string Id, RadioBand Band)
     /// <summary>The channels that it can be set to where it stands, by its country list; empty where not read.</summary>
     public IReadOnlyList<int> Channels { get; init; } = [];
 
+    /// <summary>
+    /// A channel that this and another radio may both use; one that is allowed nearly everywhere where neither was read (common practice).
+    /// </summary>
+    public int ChannelWith(BoxRadio other)
+    {
+        var (usual, common) = (
+            Band switch
+            {
+                RadioBand.Ghz2 => 6,
+                RadioBand.Ghz5 => 36,
+                _ => 37,
+            },
+            Channels.Count == 0 ? other.Channels
+            : other.Channels.Count == 0 ? Channels
+            : [.. Channels.Intersect(other.Channels)]
+        );
+        return common.Count == 0 || common.Contains(usual) ? usual : common[0];
+    }
+
     /// <summary>The newest protection that it knows, sending or joining; null where not read.</summary>
     public WifiSecurity? NewestSecurity { get; init; }
 

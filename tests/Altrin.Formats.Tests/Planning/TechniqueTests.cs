@@ -60,6 +60,36 @@ public sealed class TechniqueTests
             }
         );
 
+    private static Design FourAddresses(Design found) =>
+        Site(found, s =>
+            s with
+            {
+                Boxes =
+                [
+                    .. s.Boxes.Select(b =>
+                        b.Id == "gateway"
+                            ? b with
+                            {
+                                Profile = b.Profile with { Radios = [.. b.Profile.Radios.Select(r => r with { FourAddress = Known.Yes })] },
+                            }
+                            : b
+                    ),
+                ],
+            }
+        );
+
+    /// <summary>Whether both ends are on one channel, each told of the other, and the far one hands out no addresses.</summary>
+    private static bool Pair(PlanOption option)
+    {
+        var own = (RouterMode)option.SetUp.Boxes.Single(b => b.Box == "own-1").Mode;
+        var main = option.SetUp.Boxes.Single(b => b.Box == "gateway").Mode.Radios.Single(r => r.WdsPeers.Contains("own-1"));
+        return own is { Server.On: false, Uplink: { Frames: UplinkFrames.Wds, Channel: { } channel } link }
+            && main.Channel == channel
+            && own.Radios.Single(r => r.Radio == link.Radio).Channel == channel
+            && own.Lan.Address != ((RouterMode)option.SetUp.Boxes.Single(b => b.Box == "gateway").Mode).Lan.Address
+            && own.Lan.Subnet == ((RouterMode)option.SetUp.Boxes.Single(b => b.Box == "gateway").Mode).Lan.Subnet;
+    }
+
     private static Design Needs(Design found, params Need[] needs) => Site(found, s => s with { Needs = needs });
 
     private static Design Asked(Design found) => Site(found, s => s with { Service = s.Service with { Line = Home.Asked } });
@@ -103,6 +133,12 @@ public sealed class TechniqueTests
             Is("attic-router", RoleKind.AccessPoint, "landing-router")
         ),
         ["T5 repeater"] = new(() => House("plug-repeater"), () => Run(House("plug-repeater")), Is("own-1", RoleKind.Repeater)),
+        // No cable, no repeater: two routers of which both know four addresses; where the gateway does not, there is nothing to join.
+        ["T6 WDS pair"] = new(
+            () => FourAddresses(House("wds-router")),
+            () => House("wds-router"),
+            o => Is("own-1", RoleKind.Wds, "gateway")(o) && Pair(o)
+        ),
         // The computer has a socket and nothing to plug it into; with a cable in the walls the bridge stays where it is.
         ["T7 wireless bridge"] = new(() => Read("one-desk"), () => Run(Read("one-desk")), Is("desk-bridge", RoleKind.WirelessBridge)),
         ["T8 two buildings"] = new(

@@ -3682,7 +3682,7 @@ export interface components {
             bands: components["schemas"]["RadioBand"][];
         };
         /** @enum {unknown} */
-        RoleKind: "unused" | "router" | "cascade" | "passing" | "bridge" | "accessPoint" | "lanToLan" | "repeater" | "wirelessBridge" | "satellite" | "switch";
+        RoleKind: "unused" | "router" | "cascade" | "passing" | "bridge" | "accessPoint" | "lanToLan" | "repeater" | "wds" | "wirelessBridge" | "satellite" | "switch";
         RouteDocument: {
             to: string;
             via: string;

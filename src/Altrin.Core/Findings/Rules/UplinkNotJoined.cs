@@ -139,7 +139,7 @@ public static class UplinkNotJoined
             var theirs = air.Setting;
             if (link.Frames == UplinkFrames.Wds)
             {
-                var channel = theirs.Channel ?? link.Channel ?? Usable(air.Radio, radio);
+                var channel = theirs.Channel ?? link.Channel ?? air.Radio.ChannelWith(radio);
                 mine = mine with { Channel = channel, WidthMhz = theirs.WidthMhz };
                 theirs = theirs with
                 {
@@ -149,7 +149,7 @@ public static class UplinkNotJoined
             }
             theirs = refused.Why switch
             {
-                RefusalReason.ChannelNotUsable => theirs with { Channel = Usable(air.Radio, radio) },
+                RefusalReason.ChannelNotUsable => theirs with { Channel = air.Radio.ChannelWith(radio) },
                 RefusalReason.FramesUnprotected => theirs with { ProtectsFrames = FrameProtection.Optional },
                 RefusalReason.SecurityDiffers
                     when !air.Further
@@ -180,28 +180,9 @@ public static class UplinkNotJoined
         from own in e.Design.Box(link.Box)!.Profile.Radios.Where(r => r.Id == e.Design.Mode(link.Box)!.Joins!.Radio)
         from air in Air.Of(e.Design, link.To)
         where !air.Guest && air.Radio.Band == own.Band && air.Radio.Channels.Intersect(own.Channels).Any()
-        let channel = Usable(air.Radio, own)
+        let channel = air.Radio.ChannelWith(own)
         select Cures.Hopeful(
             $"Fix {BandWords.Of(air.Radio.Band)} of {e.Name(link.To)} to channel {channel}",
             new SetRadio(link.To, air.Setting.Radio, Partial<RadioSetting>.With(r => r.Channel, channel))
         );
-
-    /// <summary>
-    /// A channel that both radios may use; one that is allowed nearly everywhere where neither was read (common practice).
-    /// </summary>
-    private static int Usable(BoxRadio a, BoxRadio b)
-    {
-        var (usual, common) = (
-            a.Band switch
-            {
-                RadioBand.Ghz2 => 6,
-                RadioBand.Ghz5 => 36,
-                _ => 37,
-            },
-            a.Channels.Count == 0 ? b.Channels
-            : b.Channels.Count == 0 ? a.Channels
-            : [.. a.Channels.Intersect(b.Channels)]
-        );
-        return common.Count == 0 || common.Contains(usual) ? usual : common[0];
-    }
 }

@@ -37,6 +37,10 @@ internal static class PointMoves
         {
             yield return repeater;
         }
+        foreach (var pair in RadioJoin.Wds(e, box, place, name))
+        {
+            yield return pair;
+        }
         foreach (var node in Satellites(design, box, place))
         {
             yield return node;
@@ -63,24 +67,26 @@ internal static class PointMoves
         {
             return null;
         }
-        var main = e
-            .Seen.Sheet.Segments.Where(s => s.Boxes.Contains(supply.Port.Owner))
-            .Select(s => e.Network.Segment(s.Id))
-            .FirstOrDefault();
-        if (main is null || e.PlanOf(main) is not var (plan, _) || plan.FirstFree() is not { } free)
-        {
-            return null;
-        }
-        return supply
-            .Into(new(box.Id, lan.Id), d =>
-                d.Do(new SetMode(box.Id, ModeKind.Router))
-                    .Do(new PlaceBox(box.Id, place))
-                    .Do(new SwitchDhcpServer(box.Id, false))
-                    .Do(new SetLanAddress(box.Id, new InterfaceAddress(free, plan.Subnet.PrefixLength)))
-            )
-            .Name(box.Id, name)
-            .Made;
+        return Free(e, supply.Port.Owner) is { } free
+            ? supply.Into(new(box.Id, lan.Id), d => ServingNone(d, box, place, free)).Name(box.Id, name).Made
+            : null;
     }
+
+    /// <summary>An address that is free in the network of a box; null where there is none.</summary>
+    internal static InterfaceAddress? Free(Evidence e, string beside) =>
+        e.Seen.Sheet.Segments.Where(s => s.Boxes.Contains(beside)).Select(s => e.Network.Segment(s.Id)).FirstOrDefault() is { } main
+        && e.PlanOf(main) is var (plan, _)
+        && plan.FirstFree() is { } free
+            ? new(free, plan.Subnet.PrefixLength)
+            : null;
+
+    /// <summary>A router that hands out no addresses, with an address of its own in the network that it is to be part of.</summary>
+    internal static Draft ServingNone(Draft draft, Box box, string? place, InterfaceAddress own) =>
+        draft
+            .Do(new SetMode(box.Id, ModeKind.Router))
+            .Do(new PlaceBox(box.Id, place))
+            .Do(new SwitchDhcpServer(box.Id, false))
+            .Do(new SetLanAddress(box.Id, own));
 
     /// <summary>The box as a router behind the router, with a subnet that the home does not use; null where it is none.</summary>
     private static Design? Inner(Evidence e, Supply supply, Box box, string? place, HomeName? name) =>

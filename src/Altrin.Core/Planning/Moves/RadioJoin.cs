@@ -1,5 +1,7 @@
+using Altrin.Core.Addressing;
 using Altrin.Core.Changes;
 using Altrin.Core.Facts;
+using Altrin.Core.Findings;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Planning.Moves;
@@ -27,6 +29,43 @@ internal static class RadioJoin
                 .Name(box.Id, name)
                 .Made
             : null;
+
+    /// <summary>
+    /// The home with a router more as an access point joined by WDS, to each box whose radio knows four addresses too: one channel fixed at
+    /// both ends, each told of the other (common practice).
+    /// </summary>
+    public static IEnumerable<Design> Wds(Evidence e, Box box, string? place, HomeName? name) =>
+        from own in box.Profile.Radios
+        where box.Profile.Modes.Contains(ModeKind.Router) && own.FourAddress == Known.Yes
+        from air in Air.Of(e.Design)
+        where !air.Guest && !air.Further && air.Radio.Band == own.Band && air.Radio.FourAddress == Known.Yes
+        let made = PointMoves.Free(e, air.Box) is { } free ? Paired(e.Design, box, own, air, place, free, name) : null
+        where made is not null
+        select made;
+
+    private static Design? Paired(Design design, Box box, BoxRadio own, Air air, string? place, InterfaceAddress free, HomeName? name)
+    {
+        var channel = air.Setting.Channel ?? air.Radio.ChannelWith(own);
+        var link = new Uplink(own.Id, air.Box, air.Setting.Name, air.Setting.Security, air.Setting.Password, UplinkFrames.Wds)
+        {
+            Channel = channel,
+            WidthMhz = air.Setting.WidthMhz,
+        };
+        var fixedTo = Partial<RadioSetting>.With(r => r.Channel, channel);
+        return PointMoves
+            .ServingNone(new(design), box, place, free)
+            .Do(
+                new SetRadio(
+                    air.Box,
+                    air.Setting.Radio,
+                    fixedTo.And(r => r.WdsPeers, [.. air.Setting.WdsPeers.Where(p => p != box.Id), box.Id])
+                )
+            )
+            .Do(new SetUplink(box.Id, Partial<Uplink>.All(link)))
+            .Name(box.Id, name)
+            .Do(new SetRadio(box.Id, own.Id, fixedTo))
+            .Made;
+    }
 
     /// <summary>
     /// The link to the name that is heard best in a place, the faster band first where it is strong enough for a repeater; null where
