@@ -108,7 +108,11 @@ public static class PlayGuide
             );
             foreach (var (school, answer) in SchoolDocument.All.SelectMany(s => s.Answers.Select(a => (s, a))))
             {
-                text.Append($"| `{school.Name}` | `{answer.Value}` | {school.Asks.ToLowerInvariant()}: {answer.Says} | {answer.For} |\n");
+                text.Append($"| `{school.Name}` | `{answer.Value}` | {school.Asks}: {answer.Says} | {answer.For} |\n");
+            }
+            foreach (var typed in SchoolDocument.All.Select(s => s.Typed).OfType<SchoolTypedDocument>())
+            {
+                text.Append($"| `{typed.Name}` | addresses | {typed.Asks}, with `{typed.With}` | |\n");
             }
             return text.ToString();
         }

@@ -1,6 +1,7 @@
 using System.Reflection;
 using System.Text.Json;
 using Altrin.Core.Addressing;
+using Altrin.Core.Changes;
 using Altrin.Core.Procedures;
 
 namespace Altrin.Formats;
@@ -17,7 +18,8 @@ public static class WayText
     ];
 
     /// <summary>Every way with what it may be.</summary>
-    public static IReadOnlyList<string> Known { get; } = [.. All.Select(w => $"{w.Name}={string.Join('|', w.Values.Select(v => v.Text))}")];
+    public static IReadOnlyList<string> Known { get; } =
+    [.. All.Select(w => $"{w.Name}={(IsTyped(w.Way) ? "ADDRESSES" : string.Join('|', w.Values.Select(v => v.Text)))}")];
 
     /// <summary>The usual ways with each of some set as typed; or what was expected of the first that is none.</summary>
     /// <param name="texts">Each a name, an equals sign and a value.</param>
@@ -31,6 +33,10 @@ public static class WayText
     {
         var parts = text.Split('=', 2, StringSplitOptions.TrimEntries);
         var way = All.FirstOrDefault(w => Same(w.Name, parts[0]));
+        if (parts.Length == 2 && way.Way is not null && IsTyped(way.Way))
+        {
+            return Addresses(parts[1]).Then(typed => With(ways, way.Way, typed));
+        }
         var value = parts.Length == 2 && way.Way is not null ? way.Values.FirstOrDefault(v => Same(v.Text, parts[1])).Value : null;
         if (value is null)
         {
@@ -39,9 +45,27 @@ public static class WayText
                 $"'{text}' is no way of working; {string.Join(", ", expected)} {(expected.Count > 1 ? "are" : "is")}."
             );
         }
+        return With(ways, way.Way!, value);
+    }
+
+    private static Parsed<Ways> With(Ways ways, PropertyInfo way, object value)
+    {
         var set = ways with { };
-        way.Way!.SetValue(set, value);
+        way.SetValue(set, value);
         return set;
+    }
+
+    private static bool IsTyped(PropertyInfo way) => way.PropertyType == typeof(string);
+
+    /// <summary>Addresses with commas or spaces between, as they are kept; or what was expected.</summary>
+    private static Parsed<string> Addresses(string text)
+    {
+        var parts = text.Split([' ', ',', ';'], StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries);
+        var read = parts.Select(Ipv4Address.Parse).ToList();
+        var wrong = read.Where(a => !a.Ok).Select(a => a.Error).FirstOrDefault()
+            ?? PageChecks.TooMany([.. read.Select(a => a.Value)])
+            ?? read.Select(a => PageChecks.WrongHost(a.Value)).FirstOrDefault(w => w is not null);
+        return wrong is not null ? Parsed<string>.Fail(wrong) : string.Join(' ', read.Select(a => a.Value).Distinct());
     }
 
     /// <summary>
@@ -56,7 +80,9 @@ public static class WayText
     }
 
     private static IEnumerable<(string, object)> Values(Type type) =>
-        type == typeof(bool) ? [("true", true), ("false", false)] : Enum.GetValues(type).Cast<object>().Select(v => (Said($"{v}"), v));
+        type == typeof(bool) ? [("true", true), ("false", false)]
+        : type == typeof(string) ? []
+        : Enum.GetValues(type).Cast<object>().Select(v => (Said($"{v}"), v));
 
     /// <summary>A name of the code as it is typed: "LanToLan" as "lanToLan".</summary>
     public static string Said(string name) => JsonNamingPolicy.CamelCase.ConvertName(name);

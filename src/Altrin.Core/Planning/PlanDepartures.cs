@@ -1,6 +1,7 @@
 using Altrin.Core.Findings;
 using Altrin.Core.Planning.Moves;
 using Altrin.Core.Procedures;
+using Altrin.Core.Radio;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Planning;
@@ -46,6 +47,28 @@ internal static class PlanDepartures
         foreach (var (what, way) in Backhauls(task.Found, design).Where(b => IsAgainst(ways.Backhaul, b.Way)))
         {
             yield return $"{what}: {SchoolWords.Of(way)}; your way: {SchoolWords.Of(ways.Backhaul)}.";
+        }
+        foreach (var (box, server) in DnsMoves.Departing(design, ways))
+        {
+            var handed =
+                server.LeavesOutDns ? "no DNS server"
+                : server.DnsServers.Count == 0 ? "itself"
+                : string.Join(" and ", server.DnsServers);
+            yield return $"{design.NameOf(box)} hands out {handed} for DNS; your way: {SchoolWords.Of(ways.Dns)}.";
+        }
+        foreach (var name in Shared(design, ways.Names))
+        {
+            yield return $"{name}; your way: {SchoolWords.Of(ways.Names)}.";
+        }
+        foreach (
+            var role in roles.Where(r =>
+                ways.Upnp == UpnpSchool.Off
+                && r.Kind is RoleKind.LanToLan or RoleKind.Wds
+                && design.Mode(r.Box) is RouterMode { PortRequests: true }
+            )
+        )
+        {
+            yield return $"{design.NameOf(role.Box)} opens ports on request (UPnP); your way: it {SchoolWords.Of(ways.Upnp)}.";
         }
         foreach (var said in roles.Where(r => r.Box != line).Select(r => OfAddress(e, ways.Address, r)).OfType<string>())
         {
@@ -97,6 +120,22 @@ internal static class PlanDepartures
             yield return (metres is { } known ? $"{known:0} m between rooms" : "Between rooms", BackhaulSchool.Cable);
         }
     }
+
+    /// <summary>Names of several boxes, or bands, where each should have its own; the nodes of a kit are one box.</summary>
+    private static IEnumerable<string> Shared(Design design, NamesSchool school) =>
+        school is not (NamesSchool.OnePerBox or NamesSchool.OnePerBand)
+            ? []
+            : Air.Of(design)
+                .Where(a => !a.Guest && !a.Further && a.SetAt.Box == a.Box)
+                .GroupBy(
+                    a => a.Setting.Name,
+                    a => school == NamesSchool.OnePerBox ? design.NameOf(a.Box) : BandWords.Of(a.Radio.Band),
+                    StringComparer.Ordinal
+                )
+                .Select(g => (g.Key, By: g.Distinct().Order(StringComparer.Ordinal).ToList()))
+                .Where(g => g.By.Count > 1)
+                .OrderBy(g => g.Key, StringComparer.Ordinal)
+                .Select(g => $"\"{g.Key}\" is sent {(school == NamesSchool.OnePerBox ? "by" : "at")} {string.Join(" and ", g.By)}");
 
     private static bool JoinedBefore(Design found, BoxSetting box) =>
         found.Mode(box.Box) is { } before && before.Kind == box.Mode.Kind && BoxRole.JoinsByRadio(before);

@@ -37,6 +37,18 @@ public sealed record PlanTask(Design Found)
     /// <summary>Whether a router may be put behind a router on purpose: only where that is the way, or is asked for.</summary>
     internal bool Cascades => Ways.WantsRouters || Wanted.Values.Contains(RoleKind.Cascade);
 
+    /// <summary>The same for the home with its Wi-Fi named by the installer's way, where that says more than the survey.</summary>
+    internal PlanTask Named() =>
+        Ways.Names switch
+        {
+            NamesSchool.OneName => Named(NamingSchool.OneName),
+            NamesSchool.OnePerBox => Named(NamingSchool.OnePerBox),
+            NamesSchool.OnePerBand => Named(NamingSchool.OnePerBand),
+            _ => this,
+        };
+
+    private PlanTask Named(NamingSchool naming) => this with { Found = Found with { Site = Found.Site with { Naming = naming } } };
+
     /// <summary>What routers in use that are not at the line become by the installer's way; none where it says nothing of them.</summary>
     internal IEnumerable<KeyValuePair<string, RoleKind>> InMyWay()
     {

@@ -30,7 +30,8 @@ public sealed record PlanOption(
 
     /// <summary>
     /// The home with the option as its set-up "planned", in place of one that stands. What has to be bought is noted; what was noted so
-    /// for the plan before alone is taken off again, but for what a person has given a name of its own.
+    /// for the plan before alone is taken off again, but for what a person has given a name of its own. Where the way of working names
+    /// Wi-Fi otherwise than the survey, the survey has it so from then on.
     /// </summary>
     public HomeFile ChosenIn(HomeFile home) => NamedIn(home, SetUp);
 
@@ -57,6 +58,7 @@ public sealed record PlanOption(
         {
             Site = home.Site with
             {
+                Naming = Site.Naming,
                 Boxes =
                 [
                     .. home.Site.Boxes.Where(b => !WishedGear.IsNamedByKind(b) || needed.Contains(b.Id) || before?.Setting(b.Id) is null),
@@ -97,6 +99,7 @@ public static class Planner
     /// <param name="stop">Ends the search; what was found by then is the answer.</param>
     public static PlanAnswer Plan(PlanTask task, Action<PlanAnswer>? progress = null, CancellationToken stop = default)
     {
+        task = task.Named();
         var search = new PlanSearch(task, stop);
         search.Run(() => progress?.Invoke(Answer(task, search, isCut: true)));
         var answer = Answer(task, search, search.IsCut);

@@ -64,6 +64,36 @@ public static class SchoolWords
             ]
         ),
         new(
+            nameof(Ways.Names),
+            "Wi-Fi names",
+            [
+                new(NamesSchool.AsNoted, "as the survey has it", "The customer decides."),
+                new(NamesSchool.OneName, "one name everywhere", "People move about without touching anything, and devices keep working."),
+                new(NamesSchool.OnePerBox, "one name per box", "It shows which box one is on, and no small device gets lost between two."),
+                new(NamesSchool.OnePerBand, "one name per band", "Old devices that only know 2.4 GHz find their own."),
+            ]
+        ),
+        new(
+            nameof(Ways.Dns),
+            "DNS servers that the router hands out",
+            [
+                new(DnsSchool.Any, "as they are found", "Nothing to type, and nothing that worked is changed."),
+                new(DnsSchool.Provider, "the provider's, by the router", "Simple: the router asks whichever the provider names."),
+                new(DnsSchool.Own, "own choice", "Steadier where the provider's fail; all of them must give the same answers."),
+            ]
+        )
+        {
+            Typed = new(nameof(Ways.OwnDns), "Addresses of your own choice, with a space between", DnsSchool.Own),
+        },
+        new(
+            nameof(Ways.Upnp),
+            "UPnP of a router used as an access point",
+            [
+                new(UpnpSchool.Leave, "stays as it is", "It translates nothing there, and a cable in its WAN port finds it as it was."),
+                new(UpnpSchool.Off, "is switched off", "Nothing answers on its page that has no use; safe only while it does not route."),
+            ]
+        ),
+        new(
             nameof(Ways.Reset),
             "A further box is reset",
             [

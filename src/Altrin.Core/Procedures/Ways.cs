@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using Altrin.Core.Addressing;
 
 namespace Altrin.Core.Procedures;
 
@@ -34,6 +35,26 @@ public sealed record Ways
 
     /// <summary>By what a room is connected to which no cable leads.</summary>
     public BackhaulSchool Backhaul { get; init; } = BackhaulSchool.Any;
+
+    /// <summary>How Wi-Fi names are given.</summary>
+    public NamesSchool Names { get; init; } = NamesSchool.AsNoted;
+
+    /// <summary>What becomes of UPnP on a router that is used as an access point: it translates nothing there.</summary>
+    public UpnpSchool Upnp { get; init; } = UpnpSchool.Leave;
+
+    /// <summary>Which DNS servers the router hands out.</summary>
+    public DnsSchool Dns { get; init; } = DnsSchool.Any;
+
+    /// <summary>
+    /// The installer's own choice of DNS servers: up to four addresses with a space between, empty where none was noted. Devices may ask
+    /// any of them, so all must give the same answers.
+    /// </summary>
+    public string OwnDns { get; init; } = "";
+
+    /// <summary>The same as they are handed out: what is no address is passed over.</summary>
+    [JsonIgnore]
+    public IReadOnlyList<Ipv4Address> OwnDnsServers =>
+        [.. OwnDns.Split(' ', StringSplitOptions.RemoveEmptyEntries).Select(Ipv4Address.Parse).Where(a => a.Ok).Select(a => a.Value)];
 
     /// <summary>Whether customer's devices may be touched; switching one off and on is no touch.</summary>
     public bool TouchesDevices { get; init; } = true;
@@ -120,6 +141,45 @@ public enum GatewaySchool
 
     /// <summary>It stays the router, and an own router is behind it.</summary>
     RouterBehind,
+}
+
+/// <summary>Schools of DNS servers.</summary>
+public enum DnsSchool
+{
+    /// <summary>As they are found.</summary>
+    Any,
+
+    /// <summary>The provider's: the router hands out itself, and asks those.</summary>
+    Provider,
+
+    /// <summary>The installer's own choice.</summary>
+    Own,
+}
+
+/// <summary>Schools of Wi-Fi names.</summary>
+public enum NamesSchool
+{
+    /// <summary>As the survey of the home has it.</summary>
+    AsNoted,
+
+    /// <summary>One name and password on every box and band.</summary>
+    OneName,
+
+    /// <summary>One name per box.</summary>
+    OnePerBox,
+
+    /// <summary>One name per band.</summary>
+    OnePerBand,
+}
+
+/// <summary>Schools of UPnP on a router that is used as an access point.</summary>
+public enum UpnpSchool
+{
+    /// <summary>It stays as it is.</summary>
+    Leave,
+
+    /// <summary>It is switched off.</summary>
+    Off,
 }
 
 /// <summary>Schools of the way to a room to which no cable leads.</summary>

@@ -1,3 +1,4 @@
+using Altrin.Core.Changes;
 using Altrin.Core.Networks;
 using Altrin.Core.Planning;
 using Altrin.Core.Sites;
@@ -85,6 +86,77 @@ public sealed class PlanWayTests
         Assert.True(server.Lan.Subnet.IsHost(at) && at != server.Lan.Address);
         Assert.Equal((server.Lan.Address, server.Lan.PrefixLength), (typed.Gateway, typed.Address.PrefixLength));
     }
+
+    /// <summary>Wi-Fi is named as the installer has it, and the survey has it so once such an option is the plan.</summary>
+    [Theory]
+    [InlineData("names=asNoted", NamingSchool.OneName, new[] { "alder" })]
+    [InlineData("names=oneName", NamingSchool.OneName, new[] { "alder" })]
+    [InlineData("names=onePerBox", NamingSchool.OnePerBox, new[] { "alder", "alder-upper" })]
+    [InlineData("names=onePerBand", NamingSchool.OnePerBand, new[] { "alder", "alder 5" })]
+    public void Names_are_given_as_the_installer_has_it(string way, NamingSchool naming, string[] names)
+    {
+        var task = Task("two-routers", "further=accessPointMode", way);
+        var option = First(task);
+        Assert.Empty(option.Departures);
+        var sent = option.SetUp.Boxes.SelectMany(b => b.Mode.Radios).Where(r => r.On).Select(r => r.Name);
+        Assert.Equal(names, sent.Distinct().Order(StringComparer.Ordinal));
+        var home = option.ChosenIn(new(task.Found.Site, [task.Found.SetUp]));
+        Assert.Equal(naming, home.Site.Naming);
+        Assert.Equal(task.Found.Site with { Naming = naming }, home.Site with { Boxes = task.Found.Site.Boxes });
+        Assert.Equal(task.Found.Site.Boxes, home.Site.Boxes);
+    }
+
+    /// <summary>A router used as an access point opens no ports on request where that is the way; one in use is set right.</summary>
+    [Theory]
+    [InlineData("upnp=leave", true)]
+    [InlineData("upnp=off", false)]
+    public void Upnp_of_an_access_point_goes_the_installers_way(string way, bool on)
+    {
+        var task = Task("two-routers", "further=lanToLan", way);
+        var opening = Opening(task, task.Found);
+        var option = First(opening);
+        Assert.Equal(on, Assert.IsType<RouterMode>(option.SetUp.Boxes.Single(b => b.Box == "upper-router").Mode).PortRequests);
+        Assert.Empty(option.Departures);
+        var again = new PlanTask(new(option.Site, option.SetUp)) { Ways = WayText.Of(["upnp=leave"]).Value };
+        var later = First(Opening(again, again.Found) with { Ways = task.Ways });
+        Assert.Equal(on, Assert.IsType<RouterMode>(later.SetUp.Boxes.Single(b => b.Box == "upper-router").Mode).PortRequests);
+    }
+
+    /// <summary>The router hands out DNS servers as the installer has it; where none is named, nothing is changed.</summary>
+    [Theory]
+    [InlineData("", "192.0.2.53", "192.0.2.53")]
+    [InlineData("dns=provider", "192.0.2.53", "")]
+    [InlineData("dns=provider", "", "")]
+    [InlineData("dns=own", "", "")]
+    [InlineData("dns=own ownDns=198.51.100.61,198.51.100.62", "", "198.51.100.61 198.51.100.62")]
+    [InlineData("ownDns=198.51.100.61", "", "")]
+    public void Dns_servers_are_those_of_the_installers_way(string ways, string found, string handed)
+    {
+        var task = Task("two-routers", ways.Split(' ', StringSplitOptions.RemoveEmptyEntries));
+        var server = new SetDnsServers("gateway", [.. found.Split(' ', StringSplitOptions.RemoveEmptyEntries).Select(Home.At)], false);
+        var option = First(task with { Found = ChangeList.Apply(task.Found, [server]).Value });
+        var main = Assert.IsType<RouterMode>(option.SetUp.Boxes.Single(b => b.Box == "gateway").Mode);
+        Assert.Equal(handed, string.Join(' ', main.Server.DnsServers));
+        Assert.Empty(option.Departures);
+        Assert.Equal(0, option.Score.Missed);
+    }
+
+    private static PlanTask Opening(PlanTask task, Design found) =>
+        task with
+        {
+            Found = found with
+            {
+                SetUp = found.SetUp with
+                {
+                    Boxes =
+                    [
+                        .. found.SetUp.Boxes.Select(b =>
+                            b.Mode is RouterMode mode && b.Box == "upper-router" ? b with { Mode = mode with { PortRequests = true } } : b
+                        ),
+                    ],
+                },
+            },
+        };
 
     /// <summary>The page of a further box is reserved for it where that is the way; where it is not, that is said.</summary>
     [Fact]

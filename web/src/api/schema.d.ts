@@ -2190,6 +2190,8 @@ export interface components {
             /** Format: int32 */
             busyPercent?: null | number;
         };
+        /** @enum {unknown} */
+        DnsSchool: "any" | "provider" | "own";
         DurationDocument: {
             /** Format: int32 */
             least: number;
@@ -2722,6 +2724,8 @@ export interface components {
             group: number;
             password?: null | string;
         };
+        /** @enum {unknown} */
+        NamesSchool: "asNoted" | "oneName" | "onePerBox" | "onePerBand";
         /** @enum {unknown} */
         NamingSchool: "oneName" | "onePerBox" | "onePerBand";
         NatFact: {
@@ -3744,6 +3748,12 @@ export interface components {
             name: string;
             asks: string;
             answers: components["schemas"]["SchoolAnswerDocument"][];
+            typed: null | components["schemas"]["SchoolTypedDocument"];
+        };
+        SchoolTypedDocument: {
+            name: string;
+            asks: string;
+            with: string;
         };
         Seat: {
             id: string;
@@ -4246,6 +4256,8 @@ export interface components {
         };
         /** @enum {unknown} */
         UplinkFrames: "threeAddress" | "fourAddress" | "wds";
+        /** @enum {unknown} */
+        UpnpSchool: "leave" | "off";
         Verdict: {
             kind: components["schemas"]["VerdictKind"];
             sentence: string;
@@ -4300,6 +4312,10 @@ export interface components {
             further?: components["schemas"]["FurtherSchool"];
             gateway?: components["schemas"]["GatewaySchool"];
             backhaul?: components["schemas"]["BackhaulSchool"];
+            names?: components["schemas"]["NamesSchool"];
+            upnp?: components["schemas"]["UpnpSchool"];
+            dns?: components["schemas"]["DnsSchool"];
+            ownDns?: string;
             touchesDevices?: boolean;
             touchesGateway?: boolean;
             socket?: boolean;

@@ -34,6 +34,8 @@ internal static class PlanMoves
             .Concat(Fewer(design))
             .Concat(Radios(design, name))
             .Concat(Carried(design))
+            .Concat(DnsMoves.Of(design, task.Ways) is { } asking ? [asking] : [])
+            .Concat(PointMoves.NoPorts(task, e) is { } quiet ? [quiet] : [])
             .Concat(ManagementPages.Moved(e, task.Ways.Address) is { } addressed ? [addressed] : [])
             .Select(d => DeviceMoves.Settled(d, task));
     }

@@ -1,5 +1,6 @@
 import { Box, type BoxProps } from "@chakra-ui/react";
 import type { Schemas } from "../../api/client";
+import { DraftInput } from "../../ui/DraftInput";
 import { WordSelect } from "../../ui/WordSelect";
 import { counting, saying, underlying } from "./wayTexts";
 
@@ -16,7 +17,7 @@ export function WayFields({ view, put, columns, but }: Props) {
   const [holds, would] = [counting(view), underlying(view)];
   return (
     <Box display="grid" columnGap="4" rowGap="2" gridTemplateColumns={columns}>
-      {view.schools.map(({ name, asks, answers }) => {
+      {view.schools.map(({ name, asks, answers, typed }) => {
         const [value, usual] = [holds[name] ?? "", would[name]];
         return (
           <Box key={name}>
@@ -31,6 +32,16 @@ export function WayFields({ view, put, columns, but }: Props) {
               {answers.find((a) => a.value === value)?.for}
               {value !== usual && ` ${but(answers.find((a) => a.value === usual)?.says ?? "")}`}
             </Box>
+            {typed && value === typed.with && (
+              <Box pt="1">
+                <DraftInput
+                  label={typed.asks}
+                  hint={holds[typed.name] === would[typed.name] ? "" : `otherwise ${would[typed.name] || "none"}`}
+                  value={holds[typed.name] ?? ""}
+                  save={(text) => put(saying(view, typed.name, text))}
+                />
+              </Box>
+            )}
           </Box>
         );
       })}

@@ -5,7 +5,9 @@ type View = Schemas["WaysView"];
 /** What holds where nothing is said, by name. */
 export const underlying = (view: View): Record<string, string> =>
   Object.fromEntries([
-    ...view.schools.map((s) => [s.name, String(view.mine[s.name as keyof Schemas["Ways"]])]),
+    ...view.schools
+      .flatMap((s) => (s.typed ? [s.name, s.typed.name] : [s.name]))
+      .map((name) => [name, String(view.mine[name as keyof Schemas["Ways"]] ?? "")]),
     ...view.weights.map((w) => [w.name, String(w.mine)]),
   ]);
 

@@ -19,6 +19,16 @@ const schools: Schemas["SchoolDocument"][] = [
       { value: "always", says: "always", for: "A clean slate." },
       { value: "ifLoginUnknown", says: "only where its login is not known", for: "Keeps what works." },
     ],
+    typed: null,
+  },
+  {
+    name: "dns",
+    asks: "DNS servers",
+    answers: [
+      { value: "any", says: "as they are found", for: "Nothing to type." },
+      { value: "own", says: "own choice", for: "Steadier." },
+    ],
+    typed: { name: "ownDns", asks: "Addresses of your own choice", with: "own" },
   },
   {
     name: "socket",
@@ -27,13 +37,14 @@ const schools: Schemas["SchoolDocument"][] = [
       { value: "true", says: "has an Ethernet socket", for: "By cable." },
       { value: "false", says: "has Wi-Fi only", for: "Over the air." },
     ],
+    typed: null,
   },
 ];
 const weights: Schemas["WeightDocument"][] = [
   { name: "radioHop", says: "Radio links between boxes", points: 15, mine: 15 },
   { name: "minute", says: "Minutes of work", points: 1, mine: 1 },
 ];
-const usual = { reset: "always", socket: true } as const;
+const usual = { reset: "always", dns: "any", ownDns: "", socket: true } as const;
 let view: Schemas["WaysView"];
 let put: [string, string[]][];
 
@@ -101,7 +112,7 @@ it("says what speaks for a way, keeps another one in this job, and asks anew for
   fireEvent.click(await screen.findByRole("button", { name: "Make this my usual way" }));
   await waitFor(() =>
     expect(put.slice(3)).toEqual([
-      ["/api/ways", ["reset=always", "socket=false", "radioHop=15", "minute=1"]],
+      ["/api/ways", ["reset=always", "dns=any", "ownDns=", "socket=false", "radioHop=15", "minute=1"]],
       ["/api/jobs/1/ways", []],
     ]),
   );
@@ -130,6 +141,17 @@ it("asks what counts how much only where options are weighed, and keeps it in th
   // As would hold anyway, it is said no more.
   type("Radio links between boxes", "15");
   await waitFor(() => expect(put.at(-1)).toEqual(["/api/jobs/1/ways", []]));
+});
+
+it("asks for what is typed beside an answer only where that is the answer", async () => {
+  open(<MyWay job={1} />);
+  const dns = await screen.findByLabelText<HTMLSelectElement>("DNS servers");
+  expect(screen.queryByLabelText("Addresses of your own choice")).toBeNull();
+  fireEvent.change(dns, { target: { value: "own" } });
+  await screen.findByLabelText("Addresses of your own choice");
+  type("Addresses of your own choice", "198.51.100.61");
+  await waitFor(() => expect(put.at(-1)).toEqual(["/api/jobs/1/ways", ["dns=own", "ownDns=198.51.100.61"]]));
+  expect(await screen.findByText("otherwise none")).toBeInTheDocument();
 });
 
 it("holds in every job where it is chosen outside of one", async () => {
