@@ -102,7 +102,7 @@ internal static class PlanCommand
             }
             else
             {
-                Tables(options);
+                Tables(task.Found, options);
                 output.WriteLine(answer.IsCut ? "The search was cut short, and this is the best so far." : "");
                 output.WriteLine("Against the first option:");
                 foreach (var item in answer.Price)
@@ -125,7 +125,7 @@ internal static class PlanCommand
             }
             else
             {
-                Tables(answer.Options);
+                Tables(found, answer.Options);
                 foreach (var need in answer.NotMet)
                 {
                     output.WriteLine($"No option meets: {need.Asked}. {need.Why}");
@@ -164,9 +164,9 @@ internal static class PlanCommand
             return true;
         }
 
-        void Tables(IReadOnlyList<PlanOption> options)
+        void Tables(Design found, IReadOnlyList<PlanOption> options)
         {
-            var documents = options.Select(OptionDocument.Of).ToList();
+            var documents = options.Select(o => OptionDocument.Of(found, o)).ToList();
             var boxes = documents.SelectMany(d => d.Boxes).DistinctBy(b => b.Box);
             ProofTables.Table(
                 console,
@@ -193,6 +193,7 @@ internal static class PlanCommand
             {
                 output.WriteLine($"{i + 1}. {option.Verdict}");
             }
+            List("moves addresses that are typed in", documents.Select(d => d.Renumbered));
             List("departs from your way of working", documents.Select(d => d.Departures));
             List("is not for tonight; ask the provider first", documents.Select(d => d.NotTonight));
         }

@@ -35,7 +35,7 @@ public sealed record PlanDocument(
     /// <summary>Of what was found, and what is proposed.</summary>
     public static PlanDocument Of(Design found, PlanAnswer answer, bool isRunning = false) =>
         new(
-            [.. answer.Options.Select(OptionDocument.Of)],
+            [.. answer.Options.Select(o => OptionDocument.Of(found, o))],
             answer.Proven,
             answer.IsCut && !isRunning,
             isRunning,
@@ -69,6 +69,7 @@ public sealed record AskedRole(RoleKind Kind, string Says);
 /// <param name="Needs">What becomes of each need.</param>
 /// <param name="Against">What speaks against it, counted and weighed.</param>
 /// <param name="Points">The sum of that; the fewer, the better.</param>
+/// <param name="Renumbered">Typed addresses and gateways that become others, and why, a sentence for each device or box.</param>
 /// <param name="Departures">Where it departs from the installer's way of working, a sentence each.</param>
 /// <param name="NotTonight">What the provider has to say or do first, a sentence each; empty for one that can be made at once.</param>
 public sealed record OptionDocument(
@@ -78,12 +79,13 @@ public sealed record OptionDocument(
     IReadOnlyList<OptionNeed> Needs,
     IReadOnlyList<OptionCount> Against,
     double Points,
+    IReadOnlyList<string> Renumbered,
     IReadOnlyList<string> Departures,
     IReadOnlyList<string> NotTonight
 )
 {
-    /// <summary>Of one option.</summary>
-    public static OptionDocument Of(PlanOption option)
+    /// <summary>Of what was found, and one option.</summary>
+    public static OptionDocument Of(Design found, PlanOption option)
     {
         var design = new Design(option.Site, option.SetUp);
         return new(
@@ -108,6 +110,7 @@ public sealed record OptionDocument(
             ],
             option.Score.Told(),
             Math.Round(option.Points, 1),
+            Renumbering.Of(found, option.Proof.Observation),
             option.Departures,
             option.NotTonight
         );

@@ -23,7 +23,7 @@ public sealed record WhyNotDocument(
         new(
             answer.Box,
             answer.Wanted,
-            answer.Option is { } option ? OptionDocument.Of(option) : null,
+            answer.Option is { } option ? OptionDocument.Of(found, option) : null,
             answer.Because,
             [.. answer.Price.Select(p => p with { Points = Math.Round(p.Points, 1) })],
             answer.IsCut

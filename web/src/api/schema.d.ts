@@ -2935,6 +2935,7 @@ export interface components {
             against: components["schemas"]["OptionCount"][];
             /** Format: double */
             points: number;
+            renumbered: string[];
             departures: string[];
             notTonight: string[];
         };

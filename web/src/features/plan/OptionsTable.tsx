@@ -130,6 +130,7 @@ export function OptionsTable({ options, choose, keep, drawn, alone = false }: Pr
               </tr>
             ),
           )}
+          <Sentences head="Typed addresses that move" of={row((o) => o.renumbered)} />
           <Sentences head="Ask the provider first" of={row((o) => o.notTonight)} />
           <Sentences head="Not your way" of={row((o) => o.departures)} />
           <tr>

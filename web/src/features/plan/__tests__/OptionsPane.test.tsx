@@ -27,6 +27,7 @@ const option = (kind: Schemas["RoleKind"], becomes: string, answer: Schemas["Ans
     { says: "Boxes in use", count: points },
   ],
   points,
+  renumbered: points > 1000 ? ["Printer: 192.168.8.50 becomes 192.168.8.5."] : [],
   departures: points > 1000 ? ["Gateway is changed, which the gateway should not be."] : [],
   notTonight: points > 1000 ? ["Telephone depends on Gateway, which is in bridge mode."] : [],
 });
@@ -105,6 +106,7 @@ describe("Options", () => {
       { number: 2, box: null, as: null, keepAs: null, restsOn: "as shown" },
       expect.any(Function),
     );
+    expect(row("Typed addresses that move")).toBe("Typed addresses that movePrinter: 192.168.8.50 becomes 192.168.8.5.");
     expect(row("Ask the provider first")).toBe("Ask the provider firstTelephone depends on Gateway, which is in bridge mode.");
     expect(within(table).getAllByText("Not tonight")).toHaveLength(1);
     expect(screen.getByRole("heading", { name: "No option meets: Recorder reached from outside" })).toBeInTheDocument();
