@@ -65,7 +65,8 @@ internal static class Renumbering
         {
             yield return $"{after.Network.NameOf(others[0].Owner)} has {address}";
         }
-        else if (rulers.Count > 0 && !rulers.Exists(r => r.Subnet.IsHost(address)))
+        // A router that moves takes its network along.
+        else if (now.Side != Side.Lan && rulers.Count > 0 && !rulers.Exists(r => r.Subnet.IsHost(address)))
         {
             yield return $"{address} is outside {rulers[0].Subnet}";
         }

@@ -130,7 +130,7 @@ export function OptionsTable({ options, choose, keep, drawn, alone = false }: Pr
               </tr>
             ),
           )}
-          <Sentences head="Typed addresses that move" of={row((o) => o.renumbered)} />
+          <Sentences head="Typed addresses that move" color="ink" of={row((o) => o.renumbered)} />
           <Sentences head="Ask the provider first" of={row((o) => o.notTonight)} />
           <Sentences head="Not your way" of={row((o) => o.departures)} />
           <tr>
@@ -146,14 +146,14 @@ export function OptionsTable({ options, choose, keep, drawn, alone = false }: Pr
 }
 
 /** What is said of each option in sentences; nothing where there are none. */
-const Sentences = ({ head, of }: { head: string; of: readonly (readonly string[])[] }) =>
+const Sentences = ({ head, of, color = "ochre" }: { head: string; of: readonly (readonly string[])[]; color?: string }) =>
   of.every((said) => said.length === 0) ? null : (
     <tr>
       <Label>{head}</Label>
       {of.map((said, i) => (
         <Cell key={i} css={{ verticalAlign: "top" }}>
           {said.map((s) => (
-            <Box key={s} color="ochre">
+            <Box key={s} color={color} pb="1">
               {s}
             </Box>
           ))}
