@@ -5,7 +5,7 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Findings;
 
-/// <summary>Gives the guests of a box that does not keep them apart to the router at the internet line.</summary>
+/// <summary>A network for guests of the router at the internet line, where there is none or a box does not keep its guests apart.</summary>
 internal static class GuestCures
 {
     /// <summary>The router at the line sends the name in place of the box, and what joined it there moves along.</summary>
@@ -17,7 +17,7 @@ internal static class GuestCures
     /// <param name="stop">What stops the name at the box.</param>
     public static IEnumerable<Remedy> AtTheLine(Evidence e, string box, string name, WifiSecurity security, string? password, Change stop)
     {
-        var (router, mode) = e.Routers.FirstOrDefault(r => e.SegmentOf(r.Box.Id, Side.Wan) is { HasStreet: true });
+        var (router, mode) = AtLine(e);
         if (router is null || router.Id == box || !mode.Radios.Any(r => r.On))
         {
             yield break;
@@ -36,13 +36,49 @@ internal static class GuestCures
         }
         else if (e.UnusedSubnet() is { } free)
         {
-            var guests = new GuestNetwork(name, security, password, new(new(free.Network.Bits + 1), free.PrefixLength), Usual(free));
+            var guests = Of(free, name, security, password);
             yield return Cures.Hopeful(
                 $"Let {router.Name} send \"{name}\" for guests instead",
                 [stop, new SetGuest(router.Id, Partial<GuestNetwork>.All(guests)), .. Joining(name, password)]
             );
         }
     }
+
+    /// <summary>
+    /// The router at the line sends a name for guests beside its own, where no box of the home sends one: the own name with "guests" behind
+    /// it, as well protected as its radios can, with a key that is still to be made.
+    /// </summary>
+    public static IEnumerable<Remedy> Named(Evidence e)
+    {
+        var (router, mode) = AtLine(e);
+        if (
+            router is not null
+            && mode.Radios.FirstOrDefault(r => r.On) is { } sent
+            && mode.Guest is null
+            && !Air.Of(e.Design).Any(a => a.Guest)
+            && e.UnusedSubnet() is { } free
+        )
+        {
+            var own = sent.Name.Length + Behind.Length <= Limits.WifiName ? sent.Name : "";
+            var name = (own + Behind).Trim();
+            var security = router.Profile.Radios.Select(r => r.Nearest(WifiSecurity.Wpa2)).DefaultIfEmpty(WifiSecurity.Wpa2).Min();
+            yield return Cures.Hopeful(
+                $"Let {router.Name} send \"{name}\" for guests",
+                new SetGuest(router.Id, Partial<GuestNetwork>.All(Of(free, name, security, Key)))
+            );
+        }
+    }
+
+    private const string Behind = " guests";
+
+    /// <summary>What the key of guests is kept under: its value is made or typed later.</summary>
+    private const string Key = "guest-key";
+
+    private static (Box? Box, RouterMode Mode) AtLine(Evidence e) =>
+        e.Routers.FirstOrDefault(r => e.SegmentOf(r.Box.Id, Side.Wan) is { HasStreet: true });
+
+    private static GuestNetwork Of(Subnet free, string name, WifiSecurity security, string? password) =>
+        new(name, security, password, new(new(free.Network.Bits + 1), free.PrefixLength), Usual(free));
 
     /// <summary>.20 to .199 of a subnet of 256 addresses (common practice).</summary>
     private static AddressRange Usual(Subnet subnet) => AddressRange.Between(new(subnet.Network.Bits + 20), new(subnet.Network.Bits + 199));

@@ -31,6 +31,7 @@ public static class NeedNotMet
                 NeedWords.Said(e.Design, need, Not(fact)),
                 fact.Answer,
                 need is ReachFromOutside inbound ? LetIn(e, inbound, fact)
+                    : need is GuestsKeptApart ? GuestCures.Named(e)
                     // A router without NAT keeps what looks for others apart too, and is no double NAT that would be found for itself.
                     : need is FoundByOthers && fact.StoppedBy is { } router && e.Network.Router(router) is { Nat: false }
                         ? Cures.OneNetwork(e, router)
