@@ -126,6 +126,10 @@ internal static class PlanCommand
             else
             {
                 Tables(found, answer.Options);
+                foreach (var cannot in Certificate.Of(found))
+                {
+                    output.WriteLine($"Cannot be had with the boxes that are there: {cannot.What}. {cannot.Says}");
+                }
                 foreach (var need in answer.NotMet)
                 {
                     output.WriteLine($"No option meets: {need.Asked}. {need.Why}");

@@ -26,13 +26,4 @@ public sealed class RecentTests
         Of(0);
         Assert.Equal([.. keys, 0], made);
     }
-
-    [Fact]
-    public void What_is_forgotten_is_worked_out_again()
-    {
-        using var recent = new Recent<string, object>(2);
-        var first = recent.Of("a", () => new());
-        recent.Forget("a");
-        Assert.NotSame(first, recent.Of("a", () => new()));
-    }
 }

@@ -14,6 +14,7 @@ namespace Altrin.Core.Planning;
 /// <param name="Spares">What each box is good for that is not at the internet line.</param>
 /// <param name="Gateway">What the box at the internet line can become, the cleanest first.</param>
 /// <param name="NotMet">Needs that no option meets, with what would.</param>
+/// <param name="Impossible">What cannot be had however the boxes that are there are set up, with the reason in the survey.</param>
 public sealed record PlanDocument(
     IReadOnlyList<OptionDocument> Options,
     int Proven,
@@ -23,7 +24,8 @@ public sealed record PlanDocument(
     FirstAnswer First,
     IReadOnlyList<SpareVerdict> Spares,
     IReadOnlyList<GatewayVerdict> Gateway,
-    IReadOnlyList<NeedNotReached> NotMet
+    IReadOnlyList<NeedNotReached> NotMet,
+    IReadOnlyList<Certificate> Impossible
 )
 {
     /// <summary>
@@ -48,7 +50,8 @@ public sealed record PlanDocument(
             FirstAnswer.Of(found, answer),
             SpareVerdict.Of(found, answer),
             GatewayVerdict.Of(found, answer),
-            answer.NotMet
+            answer.NotMet,
+            Certificate.Of(found)
         );
 }
 

@@ -113,12 +113,11 @@ public sealed class PlanWayTests
     public void Upnp_of_an_access_point_goes_the_installers_way(string way, bool on)
     {
         var task = Task("two-routers", "further=lanToLan", way);
-        var opening = Opening(task, task.Found);
-        var option = First(opening);
+        var option = First(Opening(task));
         Assert.Equal(on, Assert.IsType<RouterMode>(option.SetUp.Boxes.Single(b => b.Box == "upper-router").Mode).PortRequests);
         Assert.Empty(option.Departures);
         var again = new PlanTask(new(option.Site, option.SetUp)) { Ways = WayText.Of(["upnp=leave"]).Value };
-        var later = First(Opening(again, again.Found) with { Ways = task.Ways });
+        var later = First(Opening(again) with { Ways = task.Ways });
         Assert.Equal(on, Assert.IsType<RouterMode>(later.SetUp.Boxes.Single(b => b.Box == "upper-router").Mode).PortRequests);
     }
 
@@ -141,21 +140,10 @@ public sealed class PlanWayTests
         Assert.Equal(0, option.Score.Missed);
     }
 
-    private static PlanTask Opening(PlanTask task, Design found) =>
+    private static PlanTask Opening(PlanTask task) =>
         task with
         {
-            Found = found with
-            {
-                SetUp = found.SetUp with
-                {
-                    Boxes =
-                    [
-                        .. found.SetUp.Boxes.Select(b =>
-                            b.Mode is RouterMode mode && b.Box == "upper-router" ? b with { Mode = mode with { PortRequests = true } } : b
-                        ),
-                    ],
-                },
-            },
+            Found = ChangeList.Apply(task.Found, [new SetPortRequests("upper-router", true)]).Value,
         };
 
     /// <summary>The page of a further box is reserved for it where that is the way; where it is not, that is said.</summary>

@@ -61,33 +61,20 @@ public sealed class TechniqueTests
         );
 
     private static Design FourAddresses(Design found) =>
-        Site(found, s =>
-            s with
-            {
-                Boxes =
-                [
-                    .. s.Boxes.Select(b =>
-                        b.Id == "gateway"
-                            ? b with
-                            {
-                                Profile = b.Profile with { Radios = [.. b.Profile.Radios.Select(r => r with { FourAddress = Known.Yes })] },
-                            }
-                            : b
-                    ),
-                ],
-            }
-        );
+        Site(found, s => s with { Boxes = [.. s.Boxes.Select(b => b.Id == "gateway" ? b with { Profile = Knowing(b.Profile) } : b)] });
+
+    private static Profile Knowing(Profile kind) => kind with { Radios = [.. kind.Radios.Select(r => r with { FourAddress = Known.Yes })] };
 
     /// <summary>Whether both ends are on one channel, each told of the other, and the far one hands out no addresses.</summary>
     private static bool Pair(PlanOption option)
     {
-        var own = (RouterMode)option.SetUp.Boxes.Single(b => b.Box == "own-1").Mode;
-        var main = option.SetUp.Boxes.Single(b => b.Box == "gateway").Mode.Radios.Single(r => r.WdsPeers.Contains("own-1"));
+        var design = new Design(option.Site, option.SetUp);
+        var (own, gateway) = ((RouterMode)design.Mode("own-1")!, (RouterMode)design.Mode("gateway")!);
         return own is { Server.On: false, Uplink: { Frames: UplinkFrames.Wds, Channel: { } channel } link }
-            && main.Channel == channel
-            && own.Radios.Single(r => r.Radio == link.Radio).Channel == channel
-            && own.Lan.Address != ((RouterMode)option.SetUp.Boxes.Single(b => b.Box == "gateway").Mode).Lan.Address
-            && own.Lan.Subnet == ((RouterMode)option.SetUp.Boxes.Single(b => b.Box == "gateway").Mode).Lan.Subnet;
+            && gateway.Wifi.Single(r => r.WdsPeers.Contains("own-1")).Channel == channel
+            && own.Wifi.Single(r => r.Radio == link.Radio).Channel == channel
+            && own.Lan.Address != gateway.Lan.Address
+            && own.Lan.Subnet == gateway.Lan.Subnet;
     }
 
     private static Design Needs(Design found, params Need[] needs) => Site(found, s => s with { Needs = needs });

@@ -105,13 +105,4 @@ public sealed class TwoHomesTests
         Assert.All(typed, a => Assert.DoesNotContain(main.Pools, p => p.On && p.Range.Contains(a.Address!.Value)));
         Assert.All(typed.Where(a => a.Side == Side.Device), a => Assert.Equal(main.Gateway, a.Gateway));
     }
-
-    /// <summary>Where nothing that is typed in moves, nothing is told.</summary>
-    [Fact]
-    public void What_stays_is_not_told()
-    {
-        var found = DesignFile.Read(File.ReadAllText(Survey)).Value!.AsFound();
-        var option = Planner.Plan(new(found), stop: TestContext.Current.CancellationToken).Options[0];
-        Assert.Empty(OptionDocument.Of(found, option).Renumbered);
-    }
 }

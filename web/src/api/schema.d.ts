@@ -1638,6 +1638,14 @@ export interface components {
             subjects: string[];
             text: string;
         };
+        Certificate: {
+            about: string;
+            what: string;
+            kind: components["schemas"]["CertificateKind"];
+            says: string;
+        };
+        /** @enum {unknown} */
+        CertificateKind: "carrierNat" | "noBand" | "noRadio";
         Chances: {
             /** Format: double */
             lowestFree: number;
@@ -3279,6 +3287,7 @@ export interface components {
             spares: components["schemas"]["SpareVerdict"][];
             gateway: components["schemas"]["GatewayVerdict"][];
             notMet: components["schemas"]["NeedNotReached"][];
+            impossible: components["schemas"]["Certificate"][];
             restsOn?: null | string;
         };
         PlannedRadio: {

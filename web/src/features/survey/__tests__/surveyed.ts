@@ -11,6 +11,7 @@ export const plan: Schemas["PlanDocument"] = {
   spares: [{ box: "old-router", worth: "leave", for: "access-point mode, Study", reasons: ["It is a relic."] }],
   gateway: [],
   notMet: [],
+  impossible: [],
 };
 
 /** What the survey adds up to. */
