@@ -30,7 +30,9 @@ internal static class CertificateSurveys
             var (east, walls) = (i * 5.0, (WallKind)dice.Next(1, 5));
             home.Place($"room{i}", p => p with { EastMetres = east, NorthMetres = 0, LengthMetres = 5, WidthMetres = 5, Walls = walls });
         }
-        home.Profile("gw", _ => ProfileFile.BuiltIn.Find(Gateways[dice.Next(Gateways.Length)])!).Stands("gw", Room());
+        var gateway = ProfileFile.BuiltIn.Find(Gateways[dice.Next(Gateways.Length)])!;
+        home.Profile("gw", _ => gateway).Stands("gw", Room());
+        home.Edit<RouterMode>("gw", m => m with { Wifi = [.. gateway.Radios.Select(r => m.Wifi[0] with { Radio = r.Id })] });
         home.Wifi("phone", "gw").Stands("phone", Room()).Wired("pc", "gw/lan1").Stands("pc", Room());
         var devices = new List<string> { "phone", "pc" };
         for (var i = 0; i < dice.Next(1, 4); i++)

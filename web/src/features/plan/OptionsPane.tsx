@@ -9,6 +9,7 @@ import type { JobTools } from "../shared/jobTools";
 import { OptionDrawing } from "./OptionDrawing";
 import { OptionsTable } from "./OptionsTable";
 import { useOptions } from "../shared/useOptions";
+import { Impossible } from "./Impossible";
 import { KeepOption } from "./KeepOption";
 import { KeptOptions } from "./KeptOptions";
 import { NotMet } from "./NotMet";
@@ -77,12 +78,7 @@ export default function OptionsPane({ state, tools }: { state: JobState; tools: 
             <KeepOption key={keeping} number={keeping} restsOn={plan.restsOn ?? null} tools={tools} done={() => keep(null)} />
           )}
           <KeptOptions state={state} tools={tools} />
-          {open &&
-            plan.impossible.map((i) => (
-              <Box key={i.about}>
-                <chakra.b>Cannot be had with the boxes that are there:</chakra.b> {i.what}. {i.says}
-              </Box>
-            ))}
+          {open && plan.impossible.length > 0 && <Impossible certificates={plan.impossible} />}
           {open && plan.notMet.map((need) => <NotMet key={need.need} need={need} />)}
           {drawn !== null && open && drawn <= plan.options.length && <OptionDrawing state={state} number={drawn} />}
           {open && (
