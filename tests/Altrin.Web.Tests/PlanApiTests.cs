@@ -44,8 +44,10 @@ public sealed class PlanApiTests(RunningServer server) : IDisposable
     public async Task An_option_becomes_the_plan_and_is_undone()
     {
         var job = await NewJob();
-        var options = (await Get($"{job}/options"))["options"]!.AsArray();
-        Assert.Equal("sound", (string)options[0]!["kind"]!);
+        var answer = await Get($"{job}/options");
+        var options = answer["options"]!.AsArray();
+        // On a machine that has much else to do the search may be cut short before its best is sound.
+        Assert.True((bool)answer["isCut"]! || (string?)options[0]!["kind"] == "sound");
         var before = await Get($"{job}/design");
         var (status, chosen) = await Post($"{job}/options/chosen", """{"number":1}""", "\"1\"");
         Assert.Equal(HttpStatusCode.OK, status);
