@@ -81,10 +81,10 @@ public sealed class Browser : IDisposable
     public object? Script(string script) => ((IJavaScriptExecutor)Driver).ExecuteScript(script);
 
     /// <summary>
-    /// How long something may take until it counts as not there. A search for options may take 15 s by itself, on a busy machine it waits
-    /// for others besides; nothing that comes about waits so long.
+    /// How long something may take until it counts as not there. On a busy machine a search for options is long by itself, and waits for
+    /// others besides; nothing that comes about waits so long.
     /// </summary>
-    private static readonly TimeSpan Longest = TimeSpan.FromSeconds(60);
+    private static readonly TimeSpan Longest = TimeSpan.FromMinutes(3);
 
     /// <summary>Waits until something holds; elements that are replaced meanwhile are looked up anew.</summary>
     public T Until<T>(Func<T?> look, string what)

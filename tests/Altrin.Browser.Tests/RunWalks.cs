@@ -63,7 +63,7 @@ public sealed class RunWalks(RunningServer server, Browser browser) : IClassFixt
     [Fact]
     public async Task A_sheet_of_its_own_is_ticked_and_timed_without_a_server()
     {
-        using var http = new HttpClient { BaseAddress = server.Address };
+        using var http = server.PatientClient();
         var file = Path.Combine(Directory.CreateTempSubdirectory("altrin-sheet-").FullName, "sheet.html");
         try
         {

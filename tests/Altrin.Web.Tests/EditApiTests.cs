@@ -9,7 +9,7 @@ namespace Altrin.Web.Tests;
 /// <summary>Edits over real HTTP as the forms of the page send them: what was touched changes, and nothing else of the home.</summary>
 public sealed class EditApiTests(RunningServer server) : IDisposable
 {
-    private readonly HttpClient _http = new() { BaseAddress = server.Address };
+    private readonly HttpClient _http = server.PatientClient();
 
     public void Dispose() => _http.Dispose();
 

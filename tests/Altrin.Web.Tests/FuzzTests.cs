@@ -22,7 +22,7 @@ public sealed partial class FuzzTests(RunningServer server) : IClassFixture<Runn
     [InlineData(Seed + 3)]
     public async Task Nothing_that_is_asked_is_a_fault(int seed)
     {
-        using var http = new HttpClient { BaseAddress = server.Address };
+        using var http = server.PatientClient();
         var description = JsonNode.Parse(await http.GetStringAsync(new Uri("/api/openapi/v1.json", UriKind.Relative), Cancel))!;
         using var made = await http.PostAsync(
             new Uri("/api/jobs", UriKind.Relative),

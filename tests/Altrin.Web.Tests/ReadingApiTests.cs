@@ -14,7 +14,7 @@ public sealed class ReadingApiTests(RunningServer server) : IDisposable
     private const string Table =
         "192.168.8.1 dev eth0 lladdr 00:00:5e:00:53:01 REACHABLE\n192.168.8.60 dev eth0 lladdr 00:00:5e:00:53:e0 REACHABLE\nthe kettle is on\n";
 
-    private readonly HttpClient _http = new() { BaseAddress = server.Address };
+    private readonly HttpClient _http = server.PatientClient();
 
     public void Dispose() => _http.Dispose();
 

@@ -7,7 +7,7 @@ namespace Altrin.Web.Tests;
 /// <summary>Run sheets that are worked out, over real HTTP: looked at step by step, led back, written in every form, refused.</summary>
 public sealed class RunApiTests(RunningServer server) : IDisposable
 {
-    private readonly HttpClient _http = new() { BaseAddress = server.Address };
+    private readonly HttpClient _http = server.PatientClient();
 
     public void Dispose() => _http.Dispose();
 

@@ -7,7 +7,7 @@ namespace Altrin.Web.Tests;
 /// <summary>What a server gives besides the home: the page with its policy, the description of the API, a log of its own.</summary>
 public sealed class ServedTests(RunningServer server) : IDisposable
 {
-    private readonly HttpClient _http = new() { BaseAddress = server.Address };
+    private readonly HttpClient _http = server.PatientClient();
 
     public void Dispose() => _http.Dispose();
 
@@ -87,7 +87,7 @@ public sealed class ServedTests(RunningServer server) : IDisposable
     {
         using var first = new RunningServer();
         using var second = new RunningServer();
-        using var client = new HttpClient { BaseAddress = first.Address };
+        using var client = first.PatientClient();
         await client.GetAsync(new Uri("/api/jobs/1/secrets", UriKind.Relative), Cancel);
         const string Route = "/api/jobs/{id:long}/secrets";
         Assert.Contains(Route, await first.Log(client, Cancel), StringComparison.Ordinal);

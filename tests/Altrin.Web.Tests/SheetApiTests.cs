@@ -9,7 +9,7 @@ namespace Altrin.Web.Tests;
 /// <summary>Run sheets over real HTTP: kept, listed, played, looked at step by step, refused.</summary>
 public sealed class SheetApiTests(RunningServer server) : IDisposable
 {
-    private readonly HttpClient _http = new() { BaseAddress = server.Address };
+    private readonly HttpClient _http = server.PatientClient();
 
     public void Dispose() => _http.Dispose();
 

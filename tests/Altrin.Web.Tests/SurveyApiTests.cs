@@ -9,7 +9,7 @@ namespace Altrin.Web.Tests;
 /// <summary>The survey, the shelf and secrets over real HTTP.</summary>
 public sealed class SurveyApiTests(RunningServer server) : IDisposable
 {
-    private readonly HttpClient _http = new() { BaseAddress = server.Address };
+    private readonly HttpClient _http = server.PatientClient();
 
     public void Dispose() => _http.Dispose();
 

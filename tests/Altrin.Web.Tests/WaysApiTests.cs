@@ -11,7 +11,7 @@ public sealed class WaysApiTests : IDisposable
     private readonly RunningServer _server = new();
     private readonly HttpClient _http;
 
-    public WaysApiTests() => _http = new() { BaseAddress = _server.Address };
+    public WaysApiTests() => _http = _server.PatientClient();
 
     private static CancellationToken Cancel => TestContext.Current.CancellationToken;
 
