@@ -1,3 +1,4 @@
+using System.Text;
 using Altrin.Core.Addressing;
 using Altrin.Core.Changes;
 using Altrin.Core.Networks;
@@ -59,20 +60,19 @@ internal static class GuestCures
             && e.UnusedSubnet() is { } free
         )
         {
-            var own = sent.Name.Length + Behind.Length <= Limits.WifiName ? sent.Name : "";
-            var name = (own + Behind).Trim();
+            var fits = Encoding.UTF8.GetByteCount(sent.Name + Behind) <= Limits.WifiName;
+            var name = fits ? sent.Name + Behind : Behind.Trim();
+            // No other network of the home is to share it.
+            var key = Slugs.Of("guest key", k => Air.Of(e.Design).Any(a => a.Setting.Password == k), "");
             var security = router.Profile.Radios.Select(r => r.Nearest(WifiSecurity.Wpa2)).DefaultIfEmpty(WifiSecurity.Wpa2).Min();
             yield return Cures.Hopeful(
                 $"Let {router.Name} send \"{name}\" for guests",
-                new SetGuest(router.Id, Partial<GuestNetwork>.All(Of(free, name, security, Key)))
+                new SetGuest(router.Id, Partial<GuestNetwork>.All(Of(free, name, security, key)))
             );
         }
     }
 
     private const string Behind = " guests";
-
-    /// <summary>What the key of guests is kept under: its value is made or typed later.</summary>
-    private const string Key = "guest-key";
 
     private static (Box? Box, RouterMode Mode) AtLine(Evidence e) =>
         e.Routers.FirstOrDefault(r => e.SegmentOf(r.Box.Id, Side.Wan) is { HasStreet: true });

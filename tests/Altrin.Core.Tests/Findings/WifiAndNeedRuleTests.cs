@@ -125,6 +125,21 @@ public sealed class WeakWifiTests() : RuleTests("weak-wifi")
 
 public sealed class NeedNotMetTests() : RuleTests("need-not-met")
 {
+    /// <summary>The router at the line sends a name for guests that fits, with a key of its own; not with its Wi-Fi off.</summary>
+    [Theory]
+    [InlineData("home", "key", "home guests", "guest-key")]
+    [InlineData("öööööööööööööö", "guest-key", "guests", "guest-key-2")]
+    public void Guests_get_a_network_of_their_own(string name, string key, string guests, string kept)
+    {
+        Home House(bool on) =>
+            Home.WithGateway()
+                .Edit<RouterMode>("gw", m => m with { Wifi = [.. Home.Radios(name, key).Select(r => r with { On = on })] })
+                .Need(new GuestsKeptApart("n"));
+        var guest = ((RouterMode)Cured(House(on: true), $"Let gw send \"{guests}\" for guests").Mode("gw")!).Guest!;
+        Assert.Equal((guests, kept, WifiSecurity.Wpa2), (guest.Name, guest.Password, guest.Security));
+        Assert.Empty(In(House(on: false))[0].Remedies);
+    }
+
     [Fact]
     public void A_missing_forward_is_added_with_a_reservation()
     {
