@@ -12,7 +12,7 @@ public enum CertificateKind
     /// <summary>A device has no socket, and no box of the home has a radio on a band that it knows.</summary>
     NoBand,
 
-    /// <summary>No box of the home has a radio.</summary>
+    /// <summary>No box of the home has a radio; a device that needs one has no socket.</summary>
     NoRadio,
 }
 
@@ -35,7 +35,7 @@ public sealed record Certificate(string About, string What, CertificateKind Kind
             .SetUp.Devices.Where(d => !found.SetUp.Cables.Any(c => c.Ends(d.Device)))
             .Select(d => site.Devices.First(o => o.Id == d.Device))
             .Where(d => d.HasSocket == Known.No && !(d.Bands.Count == 0 ? bands.Count > 0 : d.Bands.Any(bands.Contains)))
-            .Select(d => new Certificate(d.Id, $"{d.Name} on the internet", CertificateKind.NoBand, Cut(d)))
+            .Select(Cut)
             .ToList();
         return [.. devices, .. site.Needs.Select(n => OfNeed(n)).OfType<Certificate>()];
 
@@ -67,8 +67,17 @@ public sealed record Certificate(string About, string What, CertificateKind Kind
         string Asked(Need need) => NeedWords.Of(found, need) is var (subject, asked) ? $"{subject} {asked}" : "";
     }
 
-    private static string Cut(Device device) =>
-        device.Bands.Count == 0
-            ? $"{device.Name} has no socket, and no box of the home has a radio."
-            : $"{device.Name} has no socket, and no box of the home has a radio at {string.Join(" or ", device.Bands.Select(BandWords.Of))}.";
+    private static Certificate Cut(Device device)
+    {
+        var (kind, which) =
+            device.Bands.Count == 0
+                ? (CertificateKind.NoRadio, "")
+                : (CertificateKind.NoBand, $" at {string.Join(" or ", device.Bands.Select(BandWords.Of))}");
+        return new(
+            device.Id,
+            $"{device.Name} on the internet",
+            kind,
+            $"{device.Name} has no socket, and no box of the home has a radio{which}."
+        );
+    }
 }

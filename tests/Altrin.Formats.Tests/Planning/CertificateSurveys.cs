@@ -42,54 +42,29 @@ internal static class CertificateSurveys
             var (socket, bands) = ((Known)dice.Next(3), Bands(dice));
             home.Loose(id).Stands(id, Room()).Device(id, d => d with { HasSocket = socket, Bands = bands });
         }
-        if (One(3))
-        {
-            home.Reach(devices[1 + dice.Next(devices.Count - 1)], 8443);
-        }
-        if (One(2))
-        {
-            home.Found(devices[dice.Next(devices.Count)]);
-        }
-        if (One(2))
-        {
-            home.Need(new CallsInPlace("calls", Room()));
-        }
-        if (One(4))
-        {
-            home.Need(new GuestsKeptApart("guests"));
-        }
-        if (One(4))
-        {
-            home.Need(new KeepsNameAndPassword("name", "home", WifiSecurity.Wpa2, "key"));
-        }
+        home = One(3) ? home.Reach(devices[1 + dice.Next(devices.Count - 1)], 8443) : home;
+        home = One(2) ? home.Found(devices[dice.Next(devices.Count)]) : home;
+        home = One(2) ? home.Need(new CallsInPlace("calls", Room())) : home;
+        home = One(4) ? home.Need(new GuestsKeptApart("guests")) : home;
+        home = One(4) ? home.Need(new KeepsNameAndPassword("name", "home", WifiSecurity.Wpa2, "key")) : home;
         Service service = One(4) ? new CarrierNat(100, 20) : new PublicDynamic(100, 20);
         home.Service(service with { HandOff = "gw", Line = Home.Asked });
         var design = home.Design;
+        Box Spare(int i, Profile kind) => new($"box{i}", $"Box {i}", kind, null, null) { Place = Room() };
         var spares = Enumerable
             .Range(0, dice.Next(3, 8))
-            .Select(i => new Box($"box{i}", $"Box {i}", ProfileFile.BuiltIn.Find(Further[dice.Next(Further.Length)])!, null, null)
-            {
-                Place = Room(),
-            })
-            .ToList();
+            .Select(i => Spare(i, ProfileFile.BuiltIn.Find(Further[dice.Next(Further.Length)])!));
+        design = design with { Site = design.Site with { Boxes = [.. design.Site.Boxes, .. spares] } };
         var (from, to) = (Room(), Room());
         return design with
         {
             Site = design.Site with
             {
-                Boxes = [.. design.Site.Boxes, .. spares],
                 Sockets = [new("from", "From", SocketKind.Data) { Place = from }, new("to", "To", SocketKind.Data) { Place = to }],
                 Runs = from == to ? [] : [new("run", "from", "to", Medium.Cat6) { Pairs = 4, LengthMetres = 15 }],
             },
         };
     }
 
-    private static IReadOnlyList<RadioBand> Bands(Random dice) =>
-        dice.Next(4) switch
-        {
-            0 => [RadioBand.Ghz2],
-            1 => [RadioBand.Ghz5],
-            2 => [RadioBand.Ghz6],
-            _ => [],
-        };
+    private static IReadOnlyList<RadioBand> Bands(Random dice) => dice.Next(4) is var band and < 3 ? [(RadioBand)band] : [];
 }

@@ -79,8 +79,11 @@ public sealed class CertificateTests(ITestOutputHelper output)
             CertificateKind.CarrierNat => site.Service is CarrierNat
                 && site.Needs.Single(n => n.Id == certificate.About) is ReachFromOutside,
             CertificateKind.NoRadio => site.Boxes.All(b => b.Profile.Radios.Count == 0),
+            // The device itself, the one that a need is about, or, where one has to be found by all, any of them.
             _ => site.Devices.Any(d =>
-                d.HasSocket == Known.No && site.Boxes.All(b => b.Profile.Radios.All(r => d.Bands.Count > 0 && !d.Bands.Contains(r.Band)))
+                (d.Id == certificate.About || site.Needs.Any(n => n.Id == certificate.About && (n is FoundByOthers || n.About == d.Id)))
+                && d.HasSocket == Known.No
+                && site.Boxes.All(b => b.Profile.Radios.All(r => d.Bands.Count > 0 && !d.Bands.Contains(r.Band)))
             ),
         };
     }
