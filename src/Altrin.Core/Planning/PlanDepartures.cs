@@ -60,15 +60,9 @@ internal static class PlanDepartures
         {
             yield return $"{name}; your way: {SchoolWords.Of(ways.Names)}.";
         }
-        foreach (
-            var role in roles.Where(r =>
-                ways.Upnp == UpnpSchool.Off
-                && r.Kind is RoleKind.LanToLan or RoleKind.Wds
-                && design.Mode(r.Box) is RouterMode { PortRequests: true }
-            )
-        )
+        foreach (var box in UpnpMoves.Departing(design, roles, ways))
         {
-            yield return $"{design.NameOf(role.Box)} opens ports on request (UPnP); your way: it {SchoolWords.Of(ways.Upnp)}.";
+            yield return $"{design.NameOf(box)} opens ports on request (UPnP); your way: it {SchoolWords.Of(ways.Upnp)}.";
         }
         foreach (var said in roles.Where(r => r.Box != line).Select(r => OfAddress(e, ways.Address, r)).OfType<string>())
         {

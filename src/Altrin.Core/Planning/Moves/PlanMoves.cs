@@ -35,7 +35,7 @@ internal static class PlanMoves
             .Concat(Radios(design, name))
             .Concat(Carried(design))
             .Concat(DnsMoves.Of(design, task.Ways) is { } asking ? [asking] : [])
-            .Concat(PointMoves.NoPorts(task, e) is { } quiet ? [quiet] : [])
+            .Concat(UpnpMoves.Of(design, () => BoxRole.Of(e.Seen), task.Ways) is { } quiet ? [quiet] : [])
             .Concat(ManagementPages.Moved(e, task.Ways.Address) is { } addressed ? [addressed] : [])
             .Select(d => DeviceMoves.Settled(d, task));
     }

@@ -1,7 +1,6 @@
 using Altrin.Core.Addressing;
 using Altrin.Core.Changes;
 using Altrin.Core.Findings;
-using Altrin.Core.Procedures;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Planning.Moves;
@@ -25,7 +24,7 @@ internal static class PointMoves
             Design?[] made =
             [
                 Point(supply, box, place, name),
-                ByHand(e, task, supply, box, place),
+                ByHand(e, supply, box, place, name),
                 Node(supply, box, place),
                 task.Cascades ? Inner(e, supply, box, place, name) : null,
             ];
@@ -38,7 +37,7 @@ internal static class PointMoves
         {
             yield return repeater;
         }
-        foreach (var pair in RadioJoin.Wds(e, task, box, place))
+        foreach (var pair in RadioJoin.Wds(e, box, place, name))
         {
             yield return pair;
         }
@@ -62,14 +61,14 @@ internal static class PointMoves
         ?? (profile is { WanPortJoins: true, Ports: [var only, ..] } ? only.Id : null);
 
     /// <summary>The box as an access point (LAN to LAN, DHCP off); null where it is no router or no address is free.</summary>
-    private static Design? ByHand(Evidence e, PlanTask task, Supply supply, Box box, string? place)
+    private static Design? ByHand(Evidence e, Supply supply, Box box, string? place, HomeName? name)
     {
         if (!box.Profile.Modes.Contains(ModeKind.Router) || box.Profile.Ports.FirstOrDefault(p => p.Role == PortRole.Lan) is not { } lan)
         {
             return null;
         }
         return Free(e, supply.Port.Owner) is { } free
-            ? supply.Into(new(box.Id, lan.Id), d => ServingNone(d, task, box, place, free)).Name(box.Id, task.Name).Made
+            ? supply.Into(new(box.Id, lan.Id), d => ServingNone(d, box, place, free)).Name(box.Id, name).Made
             : null;
     }
 
@@ -82,29 +81,12 @@ internal static class PointMoves
             : null;
 
     /// <summary>A router that hands out no addresses, with an address of its own in the network that it is to be part of.</summary>
-    internal static Draft ServingNone(Draft draft, PlanTask task, Box box, string? place, InterfaceAddress own) =>
-        NoPorts(
-            task,
-            box.Id,
-            draft
-                .Do(new SetMode(box.Id, ModeKind.Router))
-                .Do(new PlaceBox(box.Id, place))
-                .Do(new SwitchDhcpServer(box.Id, false))
-                .Do(new SetLanAddress(box.Id, own))
-        );
-
-    private static Draft NoPorts(PlanTask task, string box, Draft draft) =>
-        task.Ways.Upnp == UpnpSchool.Off && draft.Design.Mode(box) is RouterMode { PortRequests: true }
-            ? draft.Do(new SetPortRequests(box, false))
-            : draft;
-
-    /// <summary>The home where routers used as access points open no ports on request, by the way of working; null elsewhere.</summary>
-    public static Design? NoPorts(PlanTask task, Evidence e)
-    {
-        var open = BoxRole.Of(e.Seen).Where(r => r.Kind is RoleKind.LanToLan or RoleKind.Wds).Select(r => r.Box).ToList();
-        var made = open.Aggregate(new Draft(e.Design), (d, box) => NoPorts(task, box, d)).Made;
-        return made == e.Design ? null : made;
-    }
+    internal static Draft ServingNone(Draft draft, Box box, string? place, InterfaceAddress own) =>
+        draft
+            .Do(new SetMode(box.Id, ModeKind.Router))
+            .Do(new PlaceBox(box.Id, place))
+            .Do(new SwitchDhcpServer(box.Id, false))
+            .Do(new SetLanAddress(box.Id, own));
 
     /// <summary>The box as a router behind the router, with a subnet that the home does not use; null where it is none.</summary>
     private static Design? Inner(Evidence e, Supply supply, Box box, string? place, HomeName? name) =>

@@ -34,16 +34,16 @@ internal static class RadioJoin
     /// The home with a router more as an access point joined by WDS, to each box whose radio knows four addresses too: one channel fixed at
     /// both ends, each told of the other (common practice).
     /// </summary>
-    public static IEnumerable<Design> Wds(Evidence e, PlanTask task, Box box, string? place) =>
+    public static IEnumerable<Design> Wds(Evidence e, Box box, string? place, HomeName? name) =>
         from own in box.Profile.Radios
         where box.Profile.Modes.Contains(ModeKind.Router) && own.FourAddress == Known.Yes
         from air in Air.Of(e.Design)
         where !air.Guest && !air.Further && air.Radio.Band == own.Band && air.Radio.FourAddress == Known.Yes
-        let made = PointMoves.Free(e, air.Box) is { } free ? Paired(e.Design, task, box, own, air, place, free) : null
+        let made = PointMoves.Free(e, air.Box) is { } free ? Paired(e.Design, box, own, air, place, free, name) : null
         where made is not null
         select made;
 
-    private static Design? Paired(Design design, PlanTask task, Box box, BoxRadio own, Air air, string? place, InterfaceAddress free)
+    private static Design? Paired(Design design, Box box, BoxRadio own, Air air, string? place, InterfaceAddress free, HomeName? name)
     {
         var channel = air.Setting.Channel ?? air.Radio.ChannelWith(own);
         var link = new Uplink(own.Id, air.Box, air.Setting.Name, air.Setting.Security, air.Setting.Password, UplinkFrames.Wds)
@@ -53,7 +53,7 @@ internal static class RadioJoin
         };
         var fixedTo = Partial<RadioSetting>.With(r => r.Channel, channel);
         return PointMoves
-            .ServingNone(new(design), task, box, place, free)
+            .ServingNone(new(design), box, place, free)
             .Do(
                 new SetRadio(
                     air.Box,
@@ -62,7 +62,7 @@ internal static class RadioJoin
                 )
             )
             .Do(new SetUplink(box.Id, Partial<Uplink>.All(link)))
-            .Name(box.Id, task.Name)
+            .Name(box.Id, name)
             .Do(new SetRadio(box.Id, own.Id, fixedTo))
             .Made;
     }
