@@ -183,6 +183,10 @@ internal static class PlanRoutes
         {
             return Problems.NoJob(asked.Id);
         }
+        if (chosen is { Number: null, Box: { } unknown } && seen.Home.AsFound().Box(unknown) is null)
+        {
+            return NoBox(unknown);
+        }
         var taskOf = await tasks.Of(asked.Id, asked.Cancel);
         // Worked out before the turn of the job is taken; what is committed below finds it there.
         var there = await options.Of(asked.Id, taskOf(seen.Home)).Answer(asked.Cancel);
@@ -196,10 +200,6 @@ internal static class PlanRoutes
         }
         if (chosen is { Number: null, Box: { } box, As: { } wanted })
         {
-            if (seen.Home.AsFound().Box(box) is null)
-            {
-                return NoBox(box);
-            }
             var answer = await options.Ask(asked.Id, taskOf(seen.Home), box, wanted, asked.Cancel);
             return answer.Option is { } option
                 ? await Commit(asked, _ => option, $"{seen.Home.AsFound().NameOf(box)} as asked for", chosen.KeepAs)
