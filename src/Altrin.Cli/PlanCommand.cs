@@ -1,6 +1,7 @@
 using System.CommandLine;
 using System.Globalization;
 using System.Text.Json;
+using Altrin.Core.Networks;
 using Altrin.Core.Packets;
 using Altrin.Core.Planning;
 using Altrin.Core.Sites;
@@ -170,7 +171,8 @@ internal static class PlanCommand
 
         void Tables(Design found, IReadOnlyList<PlanOption> options)
         {
-            var documents = options.Select(o => OptionDocument.Of(found, o)).ToList();
+            var network = Compiler.Compile(found, Situation.Settled);
+            var documents = options.Select(o => OptionDocument.Of(network, o)).ToList();
             var boxes = documents.SelectMany(d => d.Boxes).DistinctBy(b => b.Box);
             ProofTables.Table(
                 console,

@@ -1,4 +1,5 @@
 using Altrin.Core.Findings;
+using Altrin.Core.Networks;
 using Altrin.Core.Packets;
 using Altrin.Core.Sites;
 
@@ -37,7 +38,7 @@ public sealed record PlanDocument(
     /// <summary>Of what was found, and what is proposed.</summary>
     public static PlanDocument Of(Design found, PlanAnswer answer, bool isRunning = false) =>
         new(
-            [.. answer.Options.Select(o => OptionDocument.Of(found, o))],
+            [.. answer.Options.Select(o => OptionDocument.Of(answer.Found.Proof.Observation.Network, o))],
             answer.Proven,
             answer.IsCut && !isRunning,
             isRunning,
@@ -87,8 +88,8 @@ public sealed record OptionDocument(
     IReadOnlyList<string> NotTonight
 )
 {
-    /// <summary>Of what was found, and one option.</summary>
-    public static OptionDocument Of(Design found, PlanOption option)
+    /// <summary>Of the network that was found, and one option.</summary>
+    public static OptionDocument Of(Network found, PlanOption option)
     {
         var design = new Design(option.Site, option.SetUp);
         return new(

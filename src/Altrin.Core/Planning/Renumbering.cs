@@ -12,12 +12,11 @@ namespace Altrin.Core.Planning;
 internal static class Renumbering
 {
     /// <summary>A sentence for each device and box whose typed address or gateway becomes another one, by name.</summary>
-    /// <param name="found">The home as it was found.</param>
+    /// <param name="found">The network as it was found.</param>
     /// <param name="after">What is proven of it as it is planned.</param>
-    public static IReadOnlyList<string> Of(Design found, Observation after) =>
+    public static IReadOnlyList<string> Of(Network found, Observation after) =>
         [
-            .. Compiler
-                .Compile(found, Situation.Settled)
+            .. found
                 .Interfaces.Where(i => i is { Side: Side.Device or Side.Page or Side.Lan, Setting: Fixed })
                 .OrderBy(i => found.NameOf(i.Owner), StringComparer.Ordinal)
                 .Select(i => Of(i, after))

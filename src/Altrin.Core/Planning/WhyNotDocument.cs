@@ -1,3 +1,4 @@
+using Altrin.Core.Networks;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Planning;
@@ -23,7 +24,7 @@ public sealed record WhyNotDocument(
         new(
             answer.Box,
             answer.Wanted,
-            answer.Option is { } option ? OptionDocument.Of(found, option) : null,
+            answer.Option is { } option ? OptionDocument.Of(Compiler.Compile(found, Situation.Settled), option) : null,
             answer.Because,
             [.. answer.Price.Select(p => p with { Points = Math.Round(p.Points, 1) })],
             answer.IsCut

@@ -89,7 +89,7 @@ public sealed class TwoHomesTests
         Assert.Equal((0, 0), (option.Score.Missed, option.Score.WillNotWork));
         Assert.Equal(RoleKind.Router, option.Roles.Single(r => r.Box == "gateway").Kind);
         Assert.DoesNotContain(option.Roles, r => r.Kind == RoleKind.Router && r.Box != "gateway");
-        var renumbered = OptionDocument.Of(found, option).Renumbered;
+        var renumbered = OptionDocument.Of(Compiler.Compile(found, Situation.Settled), option).Renumbered;
         Assert.Equal(told.Length, renumbered.Count);
         Assert.All(told, t => Assert.Single(renumbered, r => Regex.IsMatch(r, t)));
         // One network: nothing has the address of another, and what is typed in is no address that may be leased.
